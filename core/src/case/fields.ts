@@ -1,0 +1,73 @@
+import { z } from 'zod';
+import { dimensions, readGroups, readQuantity, type Dimension, type Quantity, type RatingGroups } from '../quantity';
+
+type Sign = 'positive' | 'zero' | 'any';
+
+/** A quantity with a dimension: text in, text and value out. `zero` admits nought, `any` admits negative values. */
+export const quantity = <D extends Dimension>(dimension: D, sign: Sign = 'positive') =>
+  z
+    .string({ error: () => wanted(dimension) })
+    .max(200, { error: 'is too long for a quantity' })
+    .describe(`${dimensions[dimension].label}, e.g. ${dimensions[dimension].examples.join(', ')}`)
+    .transform((text, ctx): Quantity<D> => {
+      const reading = readQuantity(dimension, text);
+      const message = reading.ok ? signMessage(reading.value.value, sign, text) : reading.message;
+      if (reading.ok && message === undefined) return reading.value;
+      ctx.addIssue({ code: 'custom', message: message ?? wanted(dimension) });
+      return z.NEVER;
+    });
+
+/** A rating that a plate may stamp in groups. */
+export const groups = <D extends Dimension>(dimension: D) =>
+  z
+    .string({ error: () => wanted(dimension) })
+    .max(200, { error: 'is too long for a rating' })
+    .describe(`${dimensions[dimension].label} as stamped, grouped with - and /`)
+    .transform((text, ctx): RatingGroups<D> => {
+      const reading = readGroups(dimension, text);
+      if (reading.ok) return reading.value;
+      ctx.addIssue({ code: 'custom', message: reading.message });
+      return z.NEVER;
+    });
+
+export interface Range {
+  readonly min?: number;
+  readonly above?: number;
+  readonly max?: number;
+  readonly below?: number;
+}
+
+/** A pure number within a range, with a message that says the range. */
+export function number(range: Range, example: number) {
+  const says = `write a number ${rangeText(range)}, such as ${example}`;
+  let schema = z.number({ error: says });
+  if (range.min !== undefined) schema = schema.min(range.min, { error: says });
+  if (range.above !== undefined) schema = schema.gt(range.above, { error: says });
+  if (range.max !== undefined) schema = schema.max(range.max, { error: says });
+  if (range.below !== undefined) schema = schema.lt(range.below, { error: says });
+  return schema;
+}
+
+/** One of a few words. */
+export const oneOf = <const T extends readonly [string, ...string[]]>(values: T) =>
+  z.enum(values, { error: () => `must be one of ${values.join(', ')}` });
+
+export const text = (max = 200) =>
+  z.string({ error: 'write text in quotes' }).max(max, { error: `is longer than ${max} characters` });
+
+export const flag = () => z.boolean({ error: 'must be true or false' });
+
+const wanted = (dimension: Dimension): string =>
+  `write a ${dimensions[dimension].label} with its unit, such as ${dimensions[dimension].examples.map((e) => `"${e}"`).join(', ')}`;
+
+function signMessage(value: number, sign: Sign, typed: string): string | undefined {
+  if (sign === 'positive' && !(value > 0)) return `"${typed.trim()}" must be above zero`;
+  if (sign === 'zero' && value < 0) return `"${typed.trim()}" must not be negative`;
+  return undefined;
+}
+
+function rangeText({ min, above, max, below }: Range): string {
+  const low = above !== undefined ? `above ${above}` : min !== undefined ? `from ${min}` : '';
+  const high = below !== undefined ? `below ${below}` : max !== undefined ? `up to ${max}` : '';
+  return [low, high].filter(Boolean).join(' ');
+}

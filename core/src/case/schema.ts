@@ -1,0 +1,278 @@
+import { z } from 'zod';
+import { methods } from '../law';
+import { flag, groups, number, oneOf, quantity, text } from './fields';
+
+export const machines = [
+  'conveyor', 'screw-conveyor', 'bucket-elevator', 'hoist', 'centrifugal-pump', 'deep-well-pump', 'displacement-pump',
+  'centrifugal-fan', 'blower', 'compressor', 'mixer', 'crusher', 'mill', 'machine-tool', 'winder', 'other',
+] as const;
+export const shapes = ['constant', 'linear', 'quadratic', 'constant-power'] as const;
+export const controls = ['none', 'outlet-damper', 'inlet-vane', 'throttle-valve', 'bypass', 'on-off'] as const;
+export const causes = [
+  'overheated', 'phase-burnt', 'drive-end-bearing', 'opposite-end-bearing', 'fluted-race', 'water', 'dust',
+  'shaft-broken', 'insulation-punctured', 'unknown',
+] as const;
+
+const efficiency = () => number({ above: 0, below: 1 }, 0.936);
+const ratio = (example = 1) => number({ min: 0, max: 100 }, example);
+const month = text(7).regex(/^\d{4}(-(0[1-9]|1[0-2]))?$/, { error: 'write a year and month such as "2021-03"' });
+
+const plateFields = {
+  power: groups('power').optional(),
+  voltage: groups('voltage').optional(),
+  current: groups('current').optional(),
+  speed: groups('speed').optional(),
+  frequency: quantity('frequency').optional(),
+  phases: z.int({ error: 'must be 1, 2 or 3' }).min(1).max(3, { error: 'must be 1, 2 or 3' }).optional(),
+  frame: text(20).optional(),
+  enclosure: text(80).optional(),
+  serviceFactor: number({ min: 1, max: 2 }, 1.15).optional(),
+  codeLetter: text(1)
+    .regex(/^[A-HJ-NPR-Va-hj-npr-v]$/, { error: 'must be one letter, A to V without I, O and Q' })
+    .optional(),
+  designLetter: text(3).optional(),
+  insulation: oneOf(['A', 'B', 'F', 'H']).optional(),
+  ambient: quantity('temperature', 'any').optional(),
+  duty: text(40).optional(),
+  efficiency: efficiency().optional(),
+  efficiencyMinimum: efficiency().optional(),
+  powerFactor: number({ above: 0, max: 1 }, 0.83).optional(),
+  serviceFactorCurrent: quantity('current').optional(),
+  inverterDuty: z
+    .strictObject({
+      variableTorque: number({ min: 1, max: 10000 }, 10).optional(),
+      constantTorque: number({ min: 1, max: 10000 }, 4).optional(),
+    })
+    .optional(),
+  maxSpeed: quantity('speed').optional(),
+  bearings: z.strictObject({ driveEnd: text(40).optional(), oppositeEnd: text(40).optional() }).optional(),
+  altitude: quantity('length', 'any').optional(),
+};
+
+const plate = z.strictObject({
+  ...plateFields,
+  alternate: z
+    .strictObject({
+      frequency: plateFields.frequency,
+      power: plateFields.power,
+      voltage: plateFields.voltage,
+      current: plateFields.current,
+      speed: plateFields.speed,
+    })
+    .optional(),
+});
+
+const demand = z.discriminatedUnion(
+  'kind',
+  [
+    z.strictObject({ kind: z.literal('power'), power: quantity('power').optional(), speed: quantity('speed').optional() }),
+    z.strictObject({ kind: z.literal('torque'), torque: quantity('torque').optional(), speed: quantity('speed').optional() }),
+    z.strictObject({
+      kind: z.literal('pull'),
+      force: quantity('force').optional(),
+      radius: quantity('length').optional(),
+      speed: quantity('speed').optional(),
+    }),
+    z.strictObject({
+      kind: z.literal('pump'),
+      flow: quantity('flow').optional(),
+      head: quantity('length').optional(),
+      density: quantity('density').optional(),
+      efficiency: efficiency().optional(),
+      speed: quantity('speed').optional(),
+    }),
+    z.strictObject({
+      kind: z.literal('fan'),
+      flow: quantity('flow').optional(),
+      pressure: quantity('pressure').optional(),
+      efficiency: efficiency().optional(),
+      speed: quantity('speed').optional(),
+    }),
+    z.strictObject({
+      kind: z.literal('conveyor'),
+      massFlow: quantity('massFlow').optional(),
+      length: quantity('length').optional(),
+      lift: quantity('length', 'any').optional(),
+      friction: ratio(0.03).optional(),
+      speed: quantity('linearSpeed').optional(),
+      drumDiameter: quantity('length').optional(),
+    }),
+    z.strictObject({
+      kind: z.literal('hoist'),
+      mass: quantity('mass').optional(),
+      speed: quantity('linearSpeed').optional(),
+      efficiency: efficiency().optional(),
+      drumDiameter: quantity('length').optional(),
+    }),
+    z.strictObject({
+      kind: z.literal('measured'),
+      voltage: quantity('voltage').optional(),
+      current: quantity('current').optional(),
+      power: quantity('power').optional(),
+      speed: quantity('speed').optional(),
+    }),
+  ],
+  { error: 'kind must be one of power, torque, pull, pump, fan, conveyor, hoist, measured' },
+);
+
+const load = z.strictObject({
+  machine: oneOf(machines).optional(),
+  shape: z
+    .union(
+      [
+        z.enum(shapes),
+        z.strictObject({ points: z.array(z.tuple([ratio(), ratio()])).min(1).max(200) }),
+      ],
+      { error: `must be one of ${shapes.join(', ')}, or { "points": [[speedRatio, torqueRatio], …] }` },
+    )
+    .optional(),
+  breakaway: ratio(1.5).optional(),
+  demand: demand.optional(),
+  train: z
+    .strictObject({
+      kind: oneOf(['direct', 'belt', 'gearbox', 'chain']).optional(),
+      ratio: number({ above: 0, max: 10000 }, 25).optional(),
+      efficiency: number({ above: 0, max: 1 }, 0.95).optional(),
+    })
+    .optional(),
+  inertia: quantity('inertia', 'zero').optional(),
+  startsPerHour: number({ min: 0, max: 3600 }, 2).optional(),
+  maxStartTime: quantity('time').optional(),
+  overload: z
+    .strictObject({ ratio: number({ min: 1, max: 20 }, 1.2).optional(), duration: quantity('time').optional() })
+    .optional(),
+  cycle: z
+    .array(z.strictObject({ duration: quantity('time'), ratio: ratio() }))
+    .max(1000)
+    .optional(),
+});
+
+const source = z.discriminatedUnion(
+  'kind',
+  [
+    z.strictObject({
+      kind: z.literal('transformer'),
+      rating: quantity('apparentPower').optional(),
+      impedance: number({ above: 0, below: 1 }, 0.0575).optional(),
+    }),
+    z.strictObject({
+      kind: z.literal('generator'),
+      rating: quantity('apparentPower').optional(),
+      subtransientReactance: number({ above: 0, below: 1 }, 0.12).optional(),
+    }),
+    z.strictObject({ kind: z.literal('fault-level'), current: quantity('current').optional() }),
+    z.strictObject({ kind: z.literal('stiff') }),
+  ],
+  { error: 'kind must be one of transformer, generator, fault-level, stiff' },
+);
+
+const circuit = z.strictObject({
+  poles: z.int().min(2).max(48),
+  voltage: quantity('voltage'),
+  frequency: quantity('frequency'),
+  statorResistance: quantity('resistance'),
+  statorReactance: quantity('resistance'),
+  rotorResistance: quantity('resistance'),
+  rotorReactance: quantity('resistance'),
+  magnetisingReactance: quantity('resistance'),
+  coreLoss: quantity('power', 'zero').optional(),
+  frictionLoss: quantity('power', 'zero').optional(),
+  ratedSpeed: quantity('speed').optional(),
+  inertia: quantity('inertia', 'zero').optional(),
+  cage2: z.strictObject({ resistance: quantity('resistance'), reactance: quantity('resistance') }).optional(),
+});
+
+const profile = z
+  .array(z.strictObject({ hours: number({ min: 0, max: 8784 }, 2200), flow: number({ min: 0, max: 2 }, 0.7) }))
+  .max(1000)
+  .refine((rows) => rows.reduce((total, row) => total + row.hours, 0) <= 8784, {
+    error: 'hours add up to more than a year (8784)',
+  });
+
+/** A case as written in a file: `pilgrim.case/1`. Output carries quantities as text with value. */
+export const caseSchema = z.strictObject(
+  {
+    format: z.literal('pilgrim.case/1', { error: 'must be "pilgrim.case/1"' }),
+    name: text().optional(),
+    practice: oneOf(['north-america', 'iec']),
+    rules: z
+      .strictObject({
+        sizingMargin: number({ min: 1, max: 3 }, 1.1).optional(),
+        driveMatch: oneOf(['current', 'power']).optional(),
+        leadLength: oneOf(['calculated', '15 m', '30 m']).optional(),
+        outputReactor: oneOf(['accept', 'avoid']).optional(),
+        inverterDuty: oneOf(['judged', 'plate', 'modern']).optional(),
+        serviceFactorOnDrive: flag().optional(),
+        efficiencyBasis: oneOf(['minimum', 'nominal']).optional(),
+        conductorBasis: oneOf(['table', 'plate']).optional(),
+        driveAltitude: oneOf(['current', 'temperature']).optional(),
+        maxDip: number({ above: 0, below: 1 }, 0.15).optional(),
+        ranking: oneOf(['life-cycle', 'price', 'efficiency', 'shelf', 'margin']).optional(),
+      })
+      .optional(),
+    plate: plate.optional(),
+    history: z
+      .strictObject({ installed: month.optional(), failed: month.optional(), causes: z.array(oneOf(causes)).max(10).optional() })
+      .optional(),
+    supply: z
+      .strictObject({
+        voltage: quantity('voltage').optional(),
+        frequency: quantity('frequency').optional(),
+        phases: z.int({ error: 'must be 1 or 3' }).min(1).max(3).optional(),
+        unbalance: number({ min: 0, max: 0.05 }, 0.01).optional(),
+        source: source.optional(),
+        earthing: oneOf(['solid', 'high-resistance', 'isolated', 'corner', 'unknown']).optional(),
+      })
+      .optional(),
+    load: load.optional(),
+    place: z
+      .strictObject({
+        ambient: quantity('temperature', 'any').optional(),
+        driveAmbient: quantity('temperature', 'any').optional(),
+        altitude: quantity('length', 'any').optional(),
+        dirt: oneOf(['clean', 'dusty', 'dirty']).optional(),
+        water: oneOf(['dry', 'drips', 'splash', 'washdown', 'outdoor']).optional(),
+        corrosive: flag().optional(),
+        hazardous: flag().optional(),
+        driveLocation: oneOf(['indoor-clean', 'at-the-motor', 'outdoor']).optional(),
+        cable: z.strictObject({ length: quantity('length', 'zero').optional() }).optional(),
+      })
+      .optional(),
+    speed: z
+      .strictObject({
+        need: oneOf(['fixed', 'variable']).optional(),
+        min: number({ min: 0, max: 10 }, 0.4).optional(),
+        max: number({ above: 0, max: 10 }, 1).optional(),
+        profile: profile.optional(),
+        control: oneOf(controls).optional(),
+        staticFraction: number({ min: 0, max: 1 }, 0.3).optional(),
+      })
+      .optional(),
+    money: z
+      .strictObject({
+        currency: text(8).optional(),
+        energyPrice: number({ min: 0, max: 1000 }, 0.16).optional(),
+        demandPrice: number({ min: 0, max: 10000 }, 8).optional(),
+        years: number({ above: 0, max: 60 }, 10).optional(),
+        discountRate: number({ min: 0, max: 1 }, 0.07).optional(),
+        carbon: number({ min: 0, max: 10 }, 0.25).optional(),
+        installedCost: number({ min: 0, max: 1e9 }, 6200).optional(),
+      })
+      .optional(),
+    motor: z
+      .strictObject({ catalogue: text(80).optional(), plate: plate.optional(), circuit: circuit.optional() })
+      .refine((m) => Object.values(m).filter((x) => x !== undefined).length === 1, {
+        error: 'must hold one of catalogue, plate or circuit',
+      })
+      .nullish(),
+    method: z.enum(methods, { error: () => `must be one of ${methods.join(', ')}, or null` }).nullish(),
+  },
+  { error: (issue) => (issue.code === 'invalid_type' ? 'must be an object' : undefined) },
+);
+
+/** A case as it was written: what files, drafts and revisions keep. */
+export type CaseText = z.input<typeof caseSchema>;
+/** A case that was read: quantities carry their value. */
+export type Case = z.output<typeof caseSchema>;
+export type Plate = z.output<typeof plate>;
+export type Demand = z.output<typeof demand>;

@@ -1,0 +1,41 @@
+import { genericMotors } from './generic';
+import type { Motor } from './motor';
+
+/** The catalogue as columns, one number a motor, for judging every candidate without allocating. */
+export interface MotorColumns {
+  readonly motors: readonly Motor[];
+  readonly power: Float64Array;
+  readonly speed: Float64Array;
+  readonly synchronous: Float64Array;
+  readonly efficiency: Float64Array;
+  readonly efficiencyMinimum: Float64Array;
+  readonly ratedTorque: Float64Array;
+  readonly lockedRotorTorque: Float64Array;
+  readonly priceIndex: Float64Array;
+}
+
+const cache = new WeakMap<readonly Motor[], MotorColumns>();
+
+/** Columns of a list of motors; the generic catalogue unless another list is given. Built once for each list. */
+export function motorColumns(motors: readonly Motor[] = genericMotors()): MotorColumns {
+  const known = cache.get(motors);
+  if (known) return known;
+  const column = (of: (m: Motor) => number): Float64Array => Float64Array.from(motors, of);
+  const columns: MotorColumns = {
+    motors,
+    power: column((m) => m.power),
+    speed: column((m) => m.speed),
+    synchronous: column((m) => (120 * m.frequency) / m.poles),
+    efficiency: column((m) => m.efficiency),
+    efficiencyMinimum: column((m) => m.efficiencyMinimum),
+    ratedTorque: column(ratedTorque),
+    lockedRotorTorque: column((m) => m.lockedRotorTorque * ratedTorque(m)),
+    priceIndex: column((m) => m.priceIndex),
+  };
+  cache.set(motors, columns);
+  return columns;
+}
+
+export const ratedTorque = (m: Motor): number => (60 * m.power) / (2 * Math.PI * m.speed);
+
+export const motorById = (id: string): Motor | undefined => genericMotors().find((m) => m.id === id);

@@ -1,0 +1,4 @@
+export * from './motor';
+export * from './generic';
+export * from './columns';
+export * from './starters';

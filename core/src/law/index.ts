@@ -1,0 +1,4 @@
+export * from './source';
+export * from './ids';
+export * from './law';
+export * from './workings';

@@ -1,0 +1,246 @@
+import { clip, q, writeQuantity, type Q, type UnitId } from '../quantity';
+import type { FigureId, IdIn, StationName, UnitOf } from './ids';
+import type { Law, Takes } from './law';
+import type { Source } from './source';
+
+export type Level = 'stop' | 'caution' | 'note';
+
+/** An input nobody gave, and why this value was taken instead. */
+export interface Assumed {
+  readonly field: string;
+  readonly value: number | string;
+  readonly why: string;
+}
+
+/** Where one input of a figure came from: a field of the case, a house rule, a table, or the subject's catalogue row. */
+export interface Origin {
+  readonly field?: string;
+  readonly rule?: string;
+  readonly source?: Source;
+  readonly text: string;
+}
+
+export interface Figure {
+  readonly value: number;
+  readonly unit: UnitId;
+  readonly text: string;
+  readonly symbol: string;
+  readonly formula: string;
+  readonly inputs: Readonly<Record<string, string | number>>;
+  readonly origins: Readonly<Record<string, Origin>>;
+  readonly source: Source;
+  readonly estimate: boolean;
+  readonly band: readonly [number, number] | null;
+  readonly assumed: readonly Assumed[];
+  readonly station: StationName;
+}
+
+export interface Finding {
+  readonly id: string;
+  readonly level: Level;
+  readonly text: string;
+  readonly fields: readonly string[];
+  readonly figures: readonly string[];
+  readonly source: Source | null;
+  readonly station: StationName;
+}
+
+/** A number handed to a law that is not itself a figure. */
+export interface Given<U extends UnitId> {
+  readonly value: Q<U> | undefined;
+  readonly field?: string;
+  readonly rule?: string;
+  readonly source?: Source;
+  readonly text?: string;
+  readonly assumed?: string;
+}
+
+export type Input<U extends UnitId> = IdIn<U> | Given<U>;
+
+/** A value typed or stamped in a field of the case. Undefined means missing, and the field is reported as wanted. */
+export const field = <U extends UnitId>(path: string, value: Q<U> | undefined, text?: string): Given<U> => ({
+  field: path,
+  value,
+  text,
+});
+
+/** A value taken because its field is empty; shown as assumed wherever it is used. */
+export const assumed = <U extends UnitId>(path: string, value: Q<U>, why: string): Given<U> => ({
+  field: path,
+  value,
+  assumed: why,
+});
+
+/** A value out of a standard's table or a practice's prescription. */
+export const prescribed = <U extends UnitId>(value: Q<U>, source: Source): Given<U> => ({ value, source });
+
+/** A value a house rule sets. */
+export const byRule = <U extends UnitId>(rule: string, value: Q<U>): Given<U> => ({ rule, value });
+
+export interface FindingSpec {
+  readonly fields?: readonly string[];
+  readonly figures?: readonly FigureId[];
+  readonly source?: Source;
+}
+
+/** What stations write into: figures with their working, findings, and the fields that are still wanted. */
+export class Workings {
+  readonly figures = new Map<FigureId, Figure>();
+  readonly findings: Finding[] = [];
+  readonly #missing = new Map<StationName, Set<string>>();
+  #station: StationName = 'plate';
+
+  /** From here on, what is written belongs to this station. */
+  enter(station: StationName): void {
+    this.#station = station;
+  }
+
+  /**
+   * Computes a figure by a law and records how. Inputs are ids of other figures or given values.
+   * Undefined where an input is missing, or where the law has no finite answer (a finding then names the fields).
+   */
+  figure<I extends FigureId, A extends Takes>(
+    id: I,
+    by: Law<A, UnitOf<I>>,
+    inputs: { readonly [K in keyof A]: Input<A[K]> },
+    options: { readonly source?: Source; readonly estimate?: boolean } = {},
+  ): Q<UnitOf<I>> | undefined {
+    const shown: Record<string, string | number> = {};
+    const origins: Record<string, Origin> = {};
+    const taken: Assumed[] = [];
+    const values: { [K in keyof A]?: Q<A[K]> } = {};
+    const fields: string[] = [];
+    let complete = true;
+    let estimate = by.estimate !== undefined || options.estimate === true;
+    const names: (keyof A & string)[] = Object.keys(by.takes);
+    for (const name of names) {
+      const input: Input<A[typeof name]> = inputs[name];
+      if (isId(input)) {
+        const figure = this.figures.get(input);
+        if (!figure) {
+          complete = false;
+          continue;
+        }
+        values[name] = q<A[typeof name]>(figure.value);
+        shown[name] = input;
+        taken.push(...figure.assumed);
+        estimate ||= figure.estimate;
+      } else if (input.value === undefined) {
+        complete = false;
+        if (input.field) this.want(input.field);
+      } else {
+        values[name] = input.value;
+        shown[name] = input.value;
+        origins[name] = originOf(input, by.takes[name] ?? '1');
+        if (input.field) fields.push(input.field);
+        if (input.assumed !== undefined) {
+          taken.push({ field: input.field ?? name, value: input.value, why: input.assumed });
+        }
+      }
+    }
+    if (!complete || !isComplete(values, names)) return undefined;
+    const value = by.of(values);
+    if (!Number.isFinite(value)) {
+      this.finding('case.impossible', 'caution', `${by.name} has no finite answer for these values.`, { fields });
+      return undefined;
+    }
+    this.figures.set(id, {
+      value,
+      unit: by.unit,
+      text: writeQuantity(value, by.unit),
+      symbol: by.symbol,
+      formula: by.formula,
+      inputs: shown,
+      origins,
+      source: options.source ?? by.source,
+      estimate,
+      band: by.estimate ? [by.estimate.band[0] * value, by.estimate.band[1] * value] : null,
+      assumed: unique(taken),
+      station: this.#station,
+    });
+    return q<UnitOf<I>>(value, by.unit);
+  }
+
+  /** Records a figure that was stamped on the plate or typed by the engineer. */
+  given<I extends FigureId>(id: I, unit: UnitOf<I>, path: string, value: Q<UnitOf<I>> | undefined): Q<UnitOf<I>> | undefined {
+    if (value === undefined) {
+      this.want(path);
+      return undefined;
+    }
+    this.stated(id, unit, value, { kind: 'given', title: `Given in ${path}`, fromMemory: false }, { field: path });
+    return value;
+  }
+
+  /** Records a figure read directly from a table, a catalogue row or a prescription. */
+  stated<I extends FigureId>(
+    id: I,
+    unit: UnitOf<I>,
+    value: Q<UnitOf<I>>,
+    source: Source,
+    from: { readonly field?: string; readonly assumed?: string; readonly symbol?: string; readonly text?: string } = {},
+  ): void {
+    const text = from.text ?? writeQuantity(value, unit);
+    this.figures.set(id, {
+      value,
+      unit,
+      text,
+      symbol: from.symbol ?? id.slice(id.lastIndexOf('.') + 1),
+      formula: source.kind === 'given' ? 'given' : 'read from the source',
+      inputs: from.field ? { value: value } : {},
+      origins: from.field ? { value: { field: from.field, text } } : {},
+      source,
+      estimate: false,
+      band: null,
+      assumed: from.assumed ? [{ field: from.field ?? id, value, why: from.assumed }] : [],
+      station: this.#station,
+    });
+  }
+
+  finding(id: string, level: Level, text: string, spec: FindingSpec = {}): void {
+    this.findings.push({
+      id,
+      level,
+      text,
+      fields: spec.fields ?? [],
+      figures: spec.figures ?? [],
+      source: spec.source ?? null,
+      station: this.#station,
+    });
+  }
+
+  /** Says that this station needs a field it has not got. */
+  want(path: string): void {
+    const set = this.#missing.get(this.#station) ?? new Set();
+    this.#missing.set(this.#station, set.add(path));
+  }
+
+  wanted(station: StationName): readonly string[] {
+    return [...(this.#missing.get(station) ?? [])];
+  }
+
+  value<I extends FigureId>(id: I): number | undefined {
+    return this.figures.get(id)?.value;
+  }
+
+  text(id: FigureId): string {
+    return this.figures.get(id)?.text ?? '—';
+  }
+}
+
+const isId = (input: FigureId | Given<UnitId>): input is FigureId => typeof input === 'string';
+
+function isComplete<A extends Takes>(
+  values: { [K in keyof A]?: Q<A[K]> },
+  names: readonly (keyof A)[],
+): values is { [K in keyof A]: Q<A[K]> } {
+  return names.every((n) => values[n] !== undefined);
+}
+
+function originOf(input: Given<UnitId>, unit: UnitId): Origin {
+  const text = input.text ? clip(input.text) : writeQuantity(input.value ?? 0, unit);
+  return { field: input.field, rule: input.rule, source: input.source, text };
+}
+
+function unique(list: readonly Assumed[]): Assumed[] {
+  return [...new Map(list.map((a) => [a.field, a])).values()];
+}

@@ -1,0 +1,105 @@
+/** A choice on which practitioners disagree: what Pilgrim takes unless told otherwise, and why. */
+export interface HouseRule<V> {
+  readonly title: string;
+  readonly value: V;
+  readonly alternatives: readonly V[];
+  readonly reason: string;
+}
+
+const rule = <V>(title: string, value: NoInfer<V>, alternatives: readonly V[], reason: string): HouseRule<V> => ({
+  title,
+  value,
+  alternatives,
+  reason,
+});
+
+export const houseRules = {
+  sizingMargin: rule<number>(
+    'Margin on power',
+    1.1,
+    [1, 1.1, 1.15, 1.25],
+    'Next size after a 10 % margin; dirt raises it to 15 % unless it is set here. Heat is counted by derating, not by margin as well.',
+  ),
+  driveMatch: rule<'current' | 'power'>(
+    'Drive matched by',
+    'current',
+    ['current', 'power'],
+    'Amperes are what heats and trips a drive; the power match is shown as a cross-check.',
+  ),
+  leadLength: rule<'calculated' | '15 m' | '30 m'>(
+    'Motor cable without a filter',
+    'calculated',
+    ['calculated', '15 m', '30 m'],
+    'Calculated from the pulse against the winding’s rating; 15 m where the data for that are missing.',
+  ),
+  outputReactor: rule<'accept' | 'avoid'>(
+    'Output reactor',
+    'avoid',
+    ['avoid', 'accept'],
+    'A dV/dt filter is proposed first; a reactor can make reflections worse.',
+  ),
+  inverterDuty: rule<'judged' | 'plate' | 'modern'>(
+    'Motor for a drive',
+    'judged',
+    ['judged', 'plate', 'modern'],
+    'Heat and pulses are judged apart; the plate need not say inverter duty.',
+  ),
+  serviceFactorOnDrive: rule<boolean>(
+    'Service factor used on a drive',
+    false,
+    [false, true],
+    'On a drive the service factor counts as 1.0: pulses add loss that uses it up.',
+  ),
+  efficiencyBasis: rule<'minimum' | 'nominal'>(
+    'Efficiency compared by',
+    'minimum',
+    ['minimum', 'nominal'],
+    'The motor on the floor may be the worst of its band.',
+  ),
+  conductorBasis: rule<'table' | 'plate' | 'practice'>(
+    'Conductors sized from',
+    'practice',
+    ['practice', 'table', 'plate'],
+    'Table current under the North American code, plate current under IEC.',
+  ),
+  driveAltitude: rule<'current' | 'temperature'>(
+    'Drive derating for height',
+    'current',
+    ['current', 'temperature'],
+    'The current rule is the more cautious of the two in a cool room.',
+  ),
+  maxDip: rule<number>(
+    'Largest voltage dip on starting',
+    0.15,
+    [0.05, 0.1, 0.15, 0.2],
+    'At 15 % most contactors stay in and lights flicker; the supplier may ask for less.',
+  ),
+  ranking: rule<'life-cycle' | 'price' | 'efficiency' | 'shelf' | 'margin'>(
+    'Candidates ranked by',
+    'life-cycle',
+    ['life-cycle', 'price', 'efficiency', 'shelf', 'margin'],
+    'Price is a small part of what a motor costs over its life.',
+  ),
+} as const;
+
+export type RuleId = keyof typeof houseRules;
+export type RuleValue<I extends RuleId> = (typeof houseRules)[I]['value'];
+export type Rules = { readonly [I in RuleId]: RuleValue<I> };
+
+/** The rules in force: the case's own where it sets one, else the defaults. */
+export function rulesFor(own: Partial<Rules> | undefined): Rules {
+  const defaults: Rules = {
+    sizingMargin: houseRules.sizingMargin.value,
+    driveMatch: houseRules.driveMatch.value,
+    leadLength: houseRules.leadLength.value,
+    outputReactor: houseRules.outputReactor.value,
+    inverterDuty: houseRules.inverterDuty.value,
+    serviceFactorOnDrive: houseRules.serviceFactorOnDrive.value,
+    efficiencyBasis: houseRules.efficiencyBasis.value,
+    conductorBasis: houseRules.conductorBasis.value,
+    driveAltitude: houseRules.driveAltitude.value,
+    maxDip: houseRules.maxDip.value,
+    ranking: houseRules.ranking.value,
+  };
+  return { ...defaults, ...own };
+}

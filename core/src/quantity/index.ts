@@ -1,0 +1,5 @@
+export * from './units';
+export * from './read';
+export * from './write';
+export * from './groups';
+export * from './interpolate';

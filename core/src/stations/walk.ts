@@ -1,0 +1,85 @@
+import type { Case } from '../case';
+import type { Workings } from '../law';
+import type { LoadShape } from '../physics';
+import type { Practice, Rules } from '../practice';
+
+/** What every station is handed: the case, who prescribes, the rules in force, and where to write. */
+export interface Walk {
+  readonly input: Case;
+  readonly practice: Practice;
+  readonly rules: Rules;
+  readonly w: Workings;
+}
+
+/** The motor that is there now, as far as its plate says. SI and the trade's units. */
+export interface PlateFacts {
+  readonly power?: number;
+  readonly voltage?: number;
+  readonly current?: number;
+  readonly speed?: number;
+  readonly frequency?: number;
+  readonly poles?: number;
+  readonly frame?: string;
+}
+
+/** The load at the motor shaft, at the stated demand. */
+export interface LoadNeeds {
+  readonly torque: number;
+  readonly speed: number;
+  readonly power: number;
+  readonly shape: LoadShape;
+  readonly breakaway: number;
+  readonly margin: number;
+  readonly ratio: number;
+  readonly overload: number;
+}
+
+export interface PlaceNeeds {
+  readonly motorDerating: number;
+  readonly unbalanceDerating: number;
+  readonly altitude: number;
+  readonly driveDerating: number;
+  readonly enclosures: readonly string[];
+  readonly cable: number | undefined;
+}
+
+export interface YearRow {
+  readonly hours: number;
+  readonly flow: number;
+}
+
+export interface SpeedNeeds {
+  readonly variable: boolean;
+  readonly min: number;
+  readonly max: number;
+  readonly rows: readonly YearRow[];
+  readonly control: 'none' | 'outlet-damper' | 'inlet-vane' | 'throttle-valve' | 'bypass' | 'on-off';
+  readonly staticFraction: number;
+  /** True where no profile was given and full flow is taken for ranking. */
+  readonly assumedHours: boolean;
+}
+
+export interface SupplyNeeds {
+  readonly voltage: number | undefined;
+  readonly frequency: number;
+  /** Ohms per phase; 0 for a stiff supply, undefined where nobody said. */
+  readonly impedance: number | undefined;
+}
+
+/** What the case asks of motor and starter: the end of the first pass, all the second pass reads. */
+export interface Needs {
+  readonly practice: Practice;
+  readonly rules: Rules;
+  readonly supply: SupplyNeeds;
+  readonly load: LoadNeeds;
+  readonly place: PlaceNeeds;
+  readonly speed: SpeedNeeds;
+  readonly oldFrame: string | undefined;
+  readonly energyPrice: number;
+  readonly years: number;
+  readonly discountRate: number;
+  /** What the ranking had to assume, in words. */
+  readonly assumed: readonly string[];
+}
+
+export const percent = (share: number, digits = 0): string => `${(share * 100).toFixed(digits)} %`;
