@@ -74,6 +74,8 @@ export const figureUnits = {
   'drive.peakVoltage': 'V',
   'cost.oldEfficiency': '1',
   'cost.newEfficiency': '1',
+  'cost.oldRatio': '1',
+  'cost.newRatio': '1',
   'cost.oldEnergy': 'kWh/a',
   'cost.newEnergy': 'kWh/a',
   'cost.oldPeak': 'kW',

@@ -40,6 +40,9 @@ export const remembered = (
   part: string,
 ): Source => ({ kind, title, edition, part, fromMemory: true });
 
+/** A house rule that sets a number, with its reason. */
+export const houseRule = (title: string, reason: string): Source => ({ kind: 'house-rule', title, part: reason, fromMemory: false });
+
 /** A value together with who prescribes it. */
 export interface Prescribed<T> {
   readonly value: T;

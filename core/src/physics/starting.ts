@@ -47,6 +47,17 @@ export const lockedRotorImpedance = law({
   of: ({ U_r, I_LR }) => U_r / (Math.sqrt(3) * I_LR),
 });
 
+/** Torque at locked rotor and rated voltage from its multiple of rated torque. */
+export const lockedRotorTorque = law({
+  name: 'Locked-rotor torque',
+  symbol: 'T_LR',
+  unit: 'N.m',
+  takes: { t: '1', P: 'W', n: 'rpm' },
+  formula: 't * 60 * P / (2 * pi * n)',
+  source: definition('Locked-rotor torque', 'as a multiple of rated torque'),
+  of: ({ t, P, n }) => (t * 60 * P) / (2 * Math.PI * n),
+});
+
 /** Line current at standstill where the method draws a fixed share c of the direct current at the same voltage. */
 export const startingCurrent = law({
   name: 'Starting line current',

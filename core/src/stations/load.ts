@@ -1,5 +1,5 @@
 import type { Case, Demand } from '../case';
-import { assumed, commonPractice, field, definition, type Given, type Source, type Workings } from '../law';
+import { assumed, commonPractice, field, definition, houseRule, type Given, type Source, type Workings } from '../law';
 import {
   breakawayTorque,
   drivenSpeed,
@@ -199,7 +199,7 @@ function margin({ input, rules, w }: Walk): void {
   const own = input.rules?.sizingMargin;
   const dirt = input.place?.dirt;
   const raised = own === undefined && dirt !== undefined && dirt !== 'clean' ? Math.max(rules.sizingMargin, 1.15) : rules.sizingMargin;
-  const source: Source = { kind: 'house-rule', title: houseRules.sizingMargin.title, part: houseRules.sizingMargin.reason, fromMemory: false };
+  const source = houseRule(houseRules.sizingMargin.title, houseRules.sizingMargin.reason);
   w.stated('load.margin', '1', q(raised, '1'), source, {
     field: raised === rules.sizingMargin ? 'rules.sizingMargin' : 'place.dirt',
     symbol: 'k',

@@ -1,0 +1,108 @@
+import type { Motor } from '../catalogue';
+import type { Given, Input, Method, Source } from '../law';
+import { field, prescribed, type Workings } from '../law';
+import { q, type Q } from '../quantity';
+import { connectionFor } from './judge';
+import type { PlateFacts, Walk } from './walk';
+
+/** The motor that guard, drive and cost speak of, with each value in the form a law takes it. */
+export interface Subject {
+  readonly kind: 'pinned' | 'choice' | 'plate';
+  readonly name: string;
+  readonly method: Method | null;
+  readonly motor: Motor | undefined;
+  readonly power: Input<'W'>;
+  readonly speed: Input<'rpm'>;
+  readonly voltage: Input<'V'>;
+  readonly current: Input<'A'>;
+  readonly efficiency: Given<'1'>;
+  readonly serviceFactor: number;
+  readonly serviceFactorField: string | undefined;
+  readonly lockedRotorCurrent: Given<'A'>;
+  readonly lockedRotorTorque: Given<'1'>;
+  readonly deltaVoltage: number | null;
+  readonly turndown: { readonly variableTorque?: number; readonly constantTorque?: number };
+  readonly maxSpeed: Q<'rpm'> | undefined;
+  readonly pulseRating: number | undefined;
+}
+
+export const catalogueSource = (motor: Motor): Source => ({
+  kind: 'catalogue',
+  title: 'Generic catalogue',
+  part: motor.name,
+  fromMemory: false,
+});
+
+/** A catalogue motor as subject; its rated values are the choice's figures where it is the choice. */
+export function subjectOf(walk: Walk, motor: Motor, method: Method | null, kind: 'pinned' | 'choice'): Subject {
+  const { input, rules } = walk;
+  const source = catalogueSource(motor);
+  const supply = input.supply?.voltage?.value;
+  const connection = connectionFor(motor, supply);
+  const top = motor.connections.at(-1)?.voltage ?? connection.voltage;
+  return {
+    kind,
+    name: motor.name,
+    method,
+    motor,
+    power: 'choice.ratedPower',
+    speed: 'choice.ratedSpeed',
+    voltage: prescribed(q(connection.voltage, 'V'), source),
+    current: 'choice.ratedCurrent',
+    efficiency: prescribed(q(rules.efficiencyBasis === 'minimum' ? motor.efficiencyMinimum : motor.efficiency, '1'), source),
+    serviceFactor: motor.serviceFactor,
+    serviceFactorField: undefined,
+    lockedRotorCurrent: prescribed(q((motor.lockedRotorCurrent * top) / connection.voltage, 'A'), source),
+    lockedRotorTorque: prescribed(q(motor.lockedRotorTorque, '1'), source),
+    deltaVoltage: motor.deltaVoltage,
+    turndown: motor.turndown,
+    maxSpeed: q(motor.maxSpeed, 'rpm'),
+    pulseRating: motor.pulseRating,
+  };
+}
+
+/** The plate's own motor as subject, where no other was chosen. */
+export function subjectFromPlate({ input, practice, w }: Walk, plate: PlateFacts): Subject | undefined {
+  const { power, voltage, current } = plate;
+  if (power === undefined || voltage === undefined || current === undefined) return undefined;
+  const stamped = input.plate;
+  const poles = plate.poles ?? 4;
+  const lockedMax = w.figures.get('plate.lockedRotorCurrentMax');
+  const byTable = practice.lockedRotorCurrent(power, voltage);
+  const torque = practice.lockedRotorTorque(power, poles);
+  const efficiency = w.figures.get('plate.efficiencyMinimum') ?? w.figures.get('plate.efficiency');
+  const usual = practice.usualEfficiency(power, poles);
+  return {
+    kind: 'plate',
+    name: 'the motor on the plate',
+    method: input.method ?? null,
+    motor: undefined,
+    power: 'plate.ratedPower',
+    speed: 'plate.ratedSpeed',
+    voltage: 'plate.connectedVoltage',
+    current: 'plate.connectedCurrent',
+    efficiency: efficiency
+      ? field('plate.efficiency', q(efficiency.value, '1'))
+      : { field: 'plate.efficiency', value: q(usual.value, '1'), source: usual.source, assumed: 'not on the plate: usual for its rating' },
+    serviceFactor: stamped?.serviceFactor ?? 1,
+    serviceFactorField: 'plate.serviceFactor',
+    lockedRotorCurrent: lockedMax
+      ? field('plate.codeLetter', q(lockedMax.value, 'A'))
+      : { field: 'plate.codeLetter', value: q(byTable.value, 'A'), source: byTable.source, assumed: 'no code letter: the standard’s value for the rating' },
+    lockedRotorTorque: {
+      field: 'plate.designLetter',
+      value: q(torque.value, '1'),
+      source: torque.source,
+      assumed: 'the least the standard allows for the common design',
+    },
+    deltaVoltage: null,
+    turndown: stamped?.inverterDuty ?? {},
+    maxSpeed: stamped?.maxSpeed?.value,
+    pulseRating: stamped?.inverterDuty ? 3.1 * voltage : undefined,
+  };
+}
+
+/** The number behind a subject's input, whether it is a figure or a given value. */
+export function numberOf(w: Workings, input: Input<'W'> | Input<'rpm'> | Input<'V'> | Input<'A'>): number | undefined {
+  return typeof input === 'string' ? w.value(input) : input.value;
+}

@@ -1,0 +1,72 @@
+# PostgreSQL of our own on loopback, data under PILGRIM_HOME. Sourced by ./pilgrim.
+# PostgreSQL refuses to run as root: then it runs as the user postgres, with its data where that user can reach it.
+home=${PILGRIM_HOME:-$root/.pilgrim}
+
+db_bin() { ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -n 1; }
+db_installed() { [ -x "$(db_bin)/initdb" ]; }
+
+db_as() { # run as the user that owns the data
+  if [ "$(id -u)" = 0 ]; then runuser -u postgres -- "$@"; else "$@"; fi
+}
+
+db_dir() { cat "$home/data-folder" 2>/dev/null; }
+db_port() { cat "$home/port" 2>/dev/null; }
+db_url() { printf 'postgres://pilgrim:%s@127.0.0.1:%s/pilgrim' "$(cat "$home/password")" "$(db_port)"; }
+
+db_create() {
+  mkdir -p "$home"
+  local dir="$home/data"
+  if [ "$(id -u)" = 0 ] && ! runuser -u postgres -- test -x "$home"; then
+    dir="/var/lib/pilgrim/$(printf '%s' "$home" | cksum | cut -d' ' -f1)"
+    mkdir -p /var/lib/pilgrim
+    chmod 755 /var/lib/pilgrim
+  fi
+  mkdir -p "$dir"
+  [ "$(id -u)" = 0 ] && chown postgres "$dir"
+  chmod 700 "$dir"
+  printf '%s' "$dir" >"$home/data-folder"
+  head -c 24 /dev/urandom | base64 | tr -d '/+=\n' >"$home/password"
+  chmod 600 "$home/password"
+  node -e "const s=require('net').createServer().listen(${PILGRIM_DB_PORT:-0},'127.0.0.1',()=>{console.log(s.address().port);s.close()})" >"$home/port"
+  local secret
+  secret=$(mktemp)
+  cat "$home/password" >"$secret"
+  [ "$(id -u)" = 0 ] && chown postgres "$secret"
+  (cd / && db_as "$(db_bin)/initdb" -D "$dir" -U pilgrim --auth=scram-sha-256 --pwfile="$secret" -E UTF8 --locale=C.UTF-8 >"$home/initdb.log" 2>&1) ||
+    { cat "$home/initdb.log" >&2; rm -f "$secret"; return 1; }
+  rm -f "$secret"
+}
+
+db_running() { (cd / && db_as "$(db_bin)/pg_ctl" -D "$(db_dir)" status >/dev/null 2>&1); }
+
+db_start() {
+  db_installed || { echo "pilgrim: PostgreSQL is missing. Run:  sudo apt-get install -y postgresql" >&2; return 1; }
+  [ -n "$(db_dir)" ] && db_as test -s "$(db_dir)/PG_VERSION" || db_create
+  if ! db_running; then
+    local options="-p $(db_port) -c listen_addresses=127.0.0.1 -c unix_socket_directories= -c log_min_messages=warning"
+    local log
+    log="$(db_dir)/server.log"
+    # Right after a crash the old lock may stand for a few seconds.
+    for attempt in 1 2 3 4 5 6; do
+      (cd / && db_as "$(db_bin)/pg_ctl" -D "$(db_dir)" -w -t 30 -l "$log" -o "$options" start >/dev/null 2>&1) && break
+      [ "$attempt" = 6 ] && { echo "pilgrim: PostgreSQL did not start; see $log" >&2; return 1; }
+      sleep 1
+    done
+  fi
+  db_exists || PGPASSWORD=$(cat "$home/password") "$(db_bin)/createdb" -h 127.0.0.1 -p "$(db_port)" -U pilgrim pilgrim
+}
+
+db_exists() {
+  PGPASSWORD=$(cat "$home/password") "$(db_bin)/psql" -h 127.0.0.1 -p "$(db_port)" -U pilgrim -d postgres -tAc "select 1 from pg_database where datname='pilgrim'" | grep -q 1
+}
+
+db_stop() {
+  [ -n "$(db_dir)" ] || return 0
+  (cd / && db_as "$(db_bin)/pg_ctl" -D "$(db_dir)" -m fast -w stop >/dev/null 2>&1) || true
+}
+
+db_reset() {
+  db_start
+  PGPASSWORD=$(cat "$home/password") "$(db_bin)/dropdb" --force -h 127.0.0.1 -p "$(db_port)" -U pilgrim pilgrim
+  PGPASSWORD=$(cat "$home/password") "$(db_bin)/createdb" -h 127.0.0.1 -p "$(db_port)" -U pilgrim pilgrim
+}

@@ -1,0 +1,75 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { dirname } from 'node:path';
+import { parse } from 'mathjs';
+import temml from 'temml';
+import { cite, isLaw, physics, practice, unitLabel, type Law, type UnitId } from '@pilgrim/core';
+
+/** Writes docs/laws.md and the typeset formulas that the interface shows, both from the laws themselves. */
+const [, , documentPath, formulasPath] = process.argv;
+
+const greek = new Set(['eta', 'rho', 'theta', 'pi']);
+
+const groups: readonly (readonly [string, readonly Law[]])[] = [
+  ['Physics', lawsOf(physics)],
+  ['Practice', lawsOf(practice)],
+];
+
+function lawsOf(module: object): Law[] {
+  // Laws over a profile or a load shape are made for a case; an empty one shows their papers.
+  return Object.values(module).flatMap((x: unknown) => {
+    if (isLaw(x)) return [x];
+    if (typeof x !== 'function' || x.length !== 1) return [];
+    try {
+      const made: unknown = x([]);
+      return isLaw(made) ? [made] : [];
+    } catch {
+      return [];
+    }
+  });
+}
+
+if (documentPath) writeFileSync(documentPath, document());
+if (formulasPath) {
+  mkdirSync(dirname(formulasPath), { recursive: true });
+  const typeset = groups.flatMap(([, laws]) => laws.filter((l) => !l.method).map((l) => [l.formula, mathml(l)] as const));
+  writeFileSync(formulasPath, `${JSON.stringify(Object.fromEntries(typeset), null, 1)}\n`);
+}
+
+function document(): string {
+  const lines = [
+    '# Laws',
+    '',
+    'Made by `npm run laws` from the code; do not edit. A formula is evaluated against its code on random inputs in the tests.',
+    '"In words" marks a numerical method.',
+  ];
+  for (const [title, laws] of groups) {
+    lines.push('', `## ${title}`);
+    for (const law of laws) {
+      lines.push('', `### ${law.name}`, '', `\`${law.symbol} = ${law.formula}\`${law.method ? ' (in words)' : ''}`, '');
+      const takes = Object.entries(law.takes).map(([name, unit]) => `${name} in ${label(unit)}`);
+      lines.push(`- takes: ${takes.join(', ') || 'the rows of the case'}`);
+      lines.push(`- gives: ${law.symbol} in ${label(law.unit)}`);
+      if (law.estimate) lines.push(`- estimate: ${law.estimate.basis}; between ${law.estimate.band[0]} and ${law.estimate.band[1]} of the value`);
+      lines.push(`- source: ${law.source.kind}: ${cite(law.source)}`);
+    }
+  }
+  return `${lines.join('\n')}\n`;
+}
+
+const label = (unit: UnitId): string => (unit === '1' ? 'a pure number' : unitLabel(unit) || unit);
+
+function mathml(law: Law): string {
+  const tex = `${texName(law.symbol)} = ${parse(law.formula).toTex({ handler: names })}`;
+  return temml.renderToString(tex, { displayMode: true });
+}
+
+/** Symbols such as T_LR or eta_min set with a real subscript and Greek letters. */
+function names(node: { readonly type: string; readonly name?: string }): string | undefined {
+  return node.type === 'SymbolNode' && node.name !== undefined ? texName(node.name) : undefined;
+}
+
+function texName(name: string): string {
+  const [head = '', sub] = name.split('_');
+  const letter = greek.has(head) ? `\\${head}` : head.length > 1 ? `\\mathrm{${head}}` : head;
+  return sub === undefined ? letter : `${letter}_{\\mathrm{${sub}}}`;
+}
