@@ -5,5 +5,5 @@ export * as practice from './practice';
 export { houseRules, practiceById, type RuleId } from './practice';
 export * from './catalogue';
 export * from './case';
-export { cautions, methodNames, requirements } from './stations';
+export { methodNames, requirements } from './stations';
 export * from './solve';

@@ -1,0 +1,8 @@
+declare global {
+  namespace App {
+    interface Error {
+      message: string;
+    }
+  }
+}
+export {};

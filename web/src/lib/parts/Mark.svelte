@@ -1,0 +1,26 @@
+<script lang="ts">
+  interface Props {
+    state: 'empty' | 'enough' | 'caution' | 'stop' | 'pass' | 'fail' | 'note';
+    size?: number;
+  }
+  let { state, size = 14 }: Props = $props();
+  const words = { empty: 'empty', enough: 'enough', caution: 'caution', stop: 'stop', pass: 'pass', fail: 'fail', note: 'note' };
+</script>
+
+<!-- State by shape as well as colour: ring, disc, triangle, square, dot. -->
+<svg width={size} height={size} viewBox="0 0 14 14" role="img" aria-label={words[state]} class="shrink-0">
+  {#if state === 'empty'}
+    <circle cx="7" cy="7" r="5" fill="var(--sheet)" stroke="var(--edge)" stroke-width="1.5" />
+  {:else if state === 'enough' || state === 'pass'}
+    <circle cx="7" cy="7" r="6" fill="var(--pass)" />
+    <path d="M4 7.2 6.2 9.4 10 5" fill="none" stroke="var(--sheet)" stroke-width="1.6" />
+  {:else if state === 'caution'}
+    <path d="M7 1 13.5 13H.5Z" fill="var(--caution)" />
+    <path d="M7 5v4M7 10.2v1.4" stroke="var(--sheet)" stroke-width="1.5" />
+  {:else if state === 'note'}
+    <circle cx="7" cy="7" r="3" fill="var(--quiet)" />
+  {:else}
+    <rect x="1" y="1" width="12" height="12" fill="var(--stop)" />
+    <path d="M4 4l6 6M10 4l-6 6" stroke="var(--sheet)" stroke-width="1.6" />
+  {/if}
+</svg>

@@ -1,0 +1,50 @@
+<script lang="ts">
+  import { dimensions, readGroups, readQuantity, writeQuantity, type Dimension } from '@pilgrim/core/quantity';
+  import { useDesk } from '$lib/position/desk.svelte';
+  import Field from './Field.svelte';
+
+  interface Props {
+    path: string;
+    label: string;
+    dimension: Dimension;
+    /** Read as a rating that a plate may stamp in groups. */
+    grouped?: boolean;
+    /** Shown where the field is empty: what is then assumed, or an example. */
+    placeholder?: string;
+  }
+  let { path, label, dimension, grouped = false, placeholder }: Props = $props();
+  const desk = useDesk();
+
+  const typed = $derived(String(desk().value(path) ?? ''));
+  const reading = $derived(typed === '' ? undefined : grouped ? readGroups(dimension, typed) : readQuantity(dimension, typed));
+  const error = $derived(reading && !reading.ok ? reading.message : desk().error(path));
+  const echo = $derived(grouped || typed === '' ? '' : echoOf());
+
+  /** The same quantity in the other system, or in both where it was typed in a third unit. */
+  function echoOf(): string {
+    const read = readQuantity(dimension, typed);
+    if (!read.ok) return '';
+    const { base } = dimensions[dimension];
+    const plain = (s: string) => s.replace(/\s/g, '');
+    const both = [writeQuantity(read.value.value, base, 'si'), writeQuantity(read.value.value, base, 'us')];
+    return [...new Set(both)].filter((t) => plain(t) !== plain(typed)).map((t) => `= ${t}`).join('  ');
+  }
+</script>
+
+<Field {path} {label} {error} hint={echo}>
+  {#snippet children({ id, describedby, invalid })}
+    <input
+      {id}
+      class="field"
+      type="text"
+      autocomplete="off"
+      spellcheck="false"
+      data-path={path}
+      value={typed}
+      placeholder={placeholder ?? dimensions[dimension].examples[0]}
+      aria-describedby={describedby}
+      aria-invalid={invalid}
+      oninput={(e) => desk().set(path, e.currentTarget.value === '' ? undefined : e.currentTarget.value)}
+    />
+  {/snippet}
+</Field>

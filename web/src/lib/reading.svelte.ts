@@ -1,0 +1,12 @@
+import { writeQuantity, type UnitId } from '@pilgrim/core/quantity';
+
+export type Reading = 'typed' | 'us' | 'si';
+
+/** How quantities are read on screen. It never touches what was typed. */
+export const reading: { system: Reading } = $state({ system: 'typed' });
+
+/** A figure's text in the system chosen for reading. */
+export function textOf(figure: { readonly value: number; readonly unit: string; readonly text: string }): string {
+  if (reading.system === 'typed') return figure.text;
+  return writeQuantity(figure.value, figure.unit as UnitId, reading.system);
+}

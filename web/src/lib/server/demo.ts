@@ -1,0 +1,31 @@
+import { readdir, readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { readCase, type CaseText } from '@pilgrim/core';
+import { z } from 'zod';
+import type { Sql } from './database';
+import { createPosition, findPosition, saveRevision } from './positions';
+
+const demoPosition = z.object({
+  id: z.uuid(),
+  plant: z.string(),
+  area: z.string(),
+  tag: z.string(),
+  name: z.string(),
+  case: z.custom<CaseText>().nullable(),
+});
+
+/** Loads the invented demo plant into a database that has no plant yet. */
+export async function loadDemo(sql: Sql, folder: string): Promise<void> {
+  const [row] = await sql<{ plants: number }[]>`select count(*)::int as plants from plants`;
+  if (row && row.plants > 0) return;
+  const files = (await readdir(join(folder, 'positions'))).filter((f) => f.endsWith('.json')).sort();
+  for (const file of files) {
+    const given = demoPosition.parse(JSON.parse(await readFile(join(folder, 'positions', file), 'utf8')));
+    const id = await createPosition(sql, given);
+    const position = await findPosition(sql, id);
+    if (!given.case || !position) continue;
+    const reading = readCase(given.case);
+    if (!reading.ok) throw new Error(`${file}: ${reading.errors.map((e) => `${e.path}: ${e.message}`).join('; ')}`);
+    await saveRevision(sql, position.studyId, null, { caseText: given.case, read: reading.value, author: 'demo', note: 'As found' });
+  }
+}

@@ -1,0 +1,102 @@
+import type { CaseError } from '@pilgrim/core';
+import { z } from 'zod';
+import { log } from './log';
+
+/** Largest JSON body, and largest file of a whole position. */
+export const jsonLimit = 2 * 1024 * 1024;
+export const fileLimit = 25 * 1024 * 1024;
+
+export interface Problem {
+  readonly status: number;
+  readonly title: string;
+  readonly detail?: string;
+  readonly errors?: readonly CaseError[];
+  readonly [more: string]: unknown;
+}
+
+/** A refusal in the one format of RFC 9457. */
+export class Refusal extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.title);
+  }
+}
+
+export const refuse = (status: number, title: string, more: Omit<Problem, 'status' | 'title'> = {}): Refusal =>
+  new Refusal({ status, title, ...more });
+
+export function problemResponse(problem: Problem): Response {
+  return new Response(JSON.stringify({ type: 'about:blank', ...problem }), {
+    status: problem.status,
+    headers: { 'content-type': 'application/problem+json' },
+  });
+}
+
+export function jsonResponse(body: unknown, status = 200, headers: Record<string, string> = {}): Response {
+  return new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json', ...headers } });
+}
+
+/** Runs a handler; refusals become problem documents, anything else is logged and answered without a trace. */
+export async function answer(run: () => Promise<Response>): Promise<Response> {
+  try {
+    return await run();
+  } catch (error) {
+    if (error instanceof Refusal) return problemResponse(error.problem);
+    log.error(error);
+    return problemResponse({ status: 500, title: 'Something went wrong here; it was written to the log' });
+  }
+}
+
+/** Reads a JSON body up to a limit, without holding more than that in memory. */
+export async function readJsonBody(request: Request, limit = jsonLimit): Promise<unknown> {
+  const type = request.headers.get('content-type') ?? '';
+  if (!/^application\/(json|[\w.+-]+\+json)\b/i.test(type)) throw refuse(415, 'Send JSON, with content-type application/json');
+  const chunks: Uint8Array[] = [];
+  let size = 0;
+  if (request.body) {
+    for await (const chunk of readChunks(request.body)) {
+      size += chunk.byteLength;
+      if (size > limit) throw refuse(413, `The body is larger than ${limit / 1024 / 1024} MB`);
+      chunks.push(chunk);
+    }
+  }
+  try {
+    return JSON.parse(Buffer.concat(chunks).toString('utf8'));
+  } catch {
+    throw refuse(400, 'The body is not JSON');
+  }
+}
+
+async function* readChunks(body: ReadableStream<Uint8Array>): AsyncGenerator<Uint8Array> {
+  const reader = body.getReader();
+  try {
+    for (;;) {
+      const { done, value } = await reader.read();
+      if (done) return;
+      yield value;
+    }
+  } finally {
+    await reader.cancel().catch(() => {});
+  }
+}
+
+/** The value of If-Match, without quotes; a write without it is refused. */
+export function ifMatch(request: Request): string {
+  const value = request.headers.get('if-match');
+  if (value === null) throw refuse(428, 'A write needs If-Match with what you last saw');
+  return value.replace(/^W\//, '').replaceAll('"', '').trim();
+}
+
+/** A path's id; anything that is not one cannot exist. */
+export function idOf(text: string): string {
+  const id = z.uuid().safeParse(text);
+  if (!id.success) throw refuse(404, 'There is no such thing here');
+  return id.data;
+}
+
+export function parsed<T>(schema: z.ZodType<T>, value: unknown): T {
+  const reading = schema.safeParse(value);
+  if (reading.success) return reading.data;
+  throw refuse(422, 'Some of it cannot be read', {
+    errors: reading.error.issues.map((i) => ({ path: i.path.map(String).join('.') || 'body', message: i.message })),
+  });
+}

@@ -1,0 +1,1 @@
+export const load = ({ cookies }) => ({ dark: cookies.get('theme') === 'dark' });

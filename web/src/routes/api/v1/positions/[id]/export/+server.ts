@@ -1,0 +1,11 @@
+import { database } from '$lib/server/database';
+import { exportPosition } from '$lib/server/exchange';
+import { answer, idOf, jsonResponse, refuse } from '$lib/server/http';
+
+export const GET = ({ params }) =>
+  answer(async () => {
+    const file = await exportPosition(await database(), idOf(params.id));
+    if (!file) throw refuse(404, 'There is no such position');
+    const name = file.position.tag.replace(/[^\w.-]+/g, '_');
+    return jsonResponse(file, 200, { 'content-disposition': `attachment; filename="${name}.pilgrim.json"` });
+  });

@@ -1,0 +1,11 @@
+import { database } from '$lib/server/database';
+import { answer, idOf, ifMatch, jsonResponse, refuse } from '$lib/server/http';
+import { findPosition, setDeleted } from '$lib/server/positions';
+
+export const POST = ({ params, request }) =>
+  answer(async () => {
+    const sql = await database();
+    const id = idOf(params.id);
+    if (!(await setDeleted(sql, id, Number(ifMatch(request)), false))) throw refuse(412, 'The position has changed since you read it');
+    return jsonResponse(await findPosition(sql, id));
+  });

@@ -1,0 +1,11 @@
+import { database } from '$lib/server/database';
+import { importPosition, positionFile } from '$lib/server/exchange';
+import { answer, fileLimit, jsonResponse, parsed, readJsonBody, refuse } from '$lib/server/http';
+
+export const POST = ({ request }) =>
+  answer(async () => {
+    const file = parsed(positionFile, await readJsonBody(request, fileLimit));
+    const done = await importPosition(await database(), file);
+    if (!done.ok) throw refuse(409, 'The file was not taken', { detail: done.message });
+    return jsonResponse({ id: done.id }, 201, { location: `/api/v1/positions/${done.id}` });
+  });

@@ -1,0 +1,4 @@
+import { resultJsonSchema } from '$lib/server/openapi';
+import { jsonResponse } from '$lib/server/http';
+
+export const GET = () => jsonResponse(resultJsonSchema);

@@ -1,0 +1,9 @@
+import { readCase, solve } from '@pilgrim/core';
+import { answer, jsonResponse, readJsonBody, refuse } from '$lib/server/http';
+
+export const POST = ({ request }) =>
+  answer(async () => {
+    const reading = readCase(await readJsonBody(request));
+    if (!reading.ok) throw refuse(422, 'Not a valid case', { errors: reading.errors });
+    return jsonResponse(solve(reading.value));
+  });

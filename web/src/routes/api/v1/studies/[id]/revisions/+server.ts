@@ -1,0 +1,27 @@
+import { readCase } from '@pilgrim/core';
+import { database } from '$lib/server/database';
+import { answer, idOf, ifMatch, jsonResponse, parsed, readJsonBody, refuse } from '$lib/server/http';
+import { newRevision } from '$lib/server/inputs';
+import { findStudy, revisionsOf, saveRevision } from '$lib/server/positions';
+
+export const GET = ({ params }) => answer(async () => jsonResponse(await revisionsOf(await database(), idOf(params.id))));
+
+/** A save: the case is solved here and kept, if the study's head still is what If-Match names ("none" for a first save). */
+export const POST = ({ params, request }) =>
+  answer(async () => {
+    const studyId = idOf(params.id);
+    const seen = ifMatch(request);
+    const given = parsed(newRevision, await readJsonBody(request));
+    const reading = readCase(given.case);
+    if (!reading.ok) throw refuse(422, 'Not a valid case', { errors: reading.errors });
+    const sql = await database();
+    if (!(await findStudy(sql, studyId))) throw refuse(404, 'There is no such study');
+    const saved = await saveRevision(sql, studyId, seen === 'none' ? null : seen, {
+      caseText: given.case,
+      read: reading.value,
+      author: given.author,
+      note: given.note,
+    });
+    if (!saved.ok) throw refuse(412, 'Somebody saved in between', { head: saved.head });
+    return jsonResponse(saved.revision, 201, { etag: `"${saved.revision.id}"` });
+  });

@@ -1,0 +1,96 @@
+<script lang="ts">
+  import { onMount, tick, untrack } from 'svelte';
+  import { goto as navigate } from '$app/navigation';
+  import { resolve } from '$app/paths';
+  import { page } from '$app/state';
+  import { formatDistanceToNow } from 'date-fns';
+  import { tinykeys } from 'tinykeys';
+  import { inField, singleKeys } from '$lib/keys.svelte';
+  import { isStation, stationIds, stationOfField } from '$lib/names';
+  import Conflict from '$lib/parts/Conflict.svelte';
+  import Ledger from '$lib/parts/Ledger.svelte';
+  import StationWay from '$lib/parts/StationWay.svelte';
+  import { Desk, provideDesk } from '$lib/position/desk.svelte';
+
+  let { data, children } = $props();
+  const station = $derived(page.params.station !== undefined && isStation(page.params.station) ? page.params.station : 'plate');
+  const deskOf = () => new Desk(data.position.studyId, data.head, data.position.name);
+  let desk = $state.raw(untrack(deskOf));
+  provideDesk(() => desk);
+
+  $effect(() => {
+    if (desk.studyId === data.position.studyId) return;
+    desk = untrack(deskOf);
+    void desk.wake();
+  });
+
+  /** Moves the cursor to a field, on whichever station it stands. */
+  async function goto(path: string): Promise<void> {
+    const there = stationOfField(path);
+    if (there !== station) await visit(there);
+    await tick();
+    const fields = [...document.querySelectorAll<HTMLElement>('[data-path]')];
+    const target =
+      fields.find((f) => f.dataset.path === path) ??
+      fields.find((f) => f.dataset.path?.startsWith(`${path}.`)) ??
+      fields.find((f) => path.startsWith(`${f.dataset.path ?? '?'}.`) || f.dataset.path?.startsWith(`${path}[`));
+    target?.focus();
+    target?.scrollIntoView({ block: 'center' });
+  }
+
+  const visit = (to: string) => navigate(resolve('/positions/[id]/[station]', { id: data.position.id, station: to }), { noScroll: true });
+
+  onMount(() => {
+    void desk.wake();
+    const stationKeys = Object.fromEntries(stationIds.map((id, i) => [`Alt+Digit${(i + 1) % 10}`, (e: KeyboardEvent) => (e.preventDefault(), void visit(id))]));
+    const unkeyed = tinykeys(window, {
+      ...stationKeys,
+      '$mod+s': (e) => (e.preventDefault(), void desk.save()),
+      '$mod+z': (e) => !inField(e) && (e.preventDefault(), desk.undo()),
+      '$mod+Shift+z': (e) => !inField(e) && (e.preventDefault(), desk.redo()),
+      w: (e) =>
+        singleKeys.apply(e, () => {
+          const id = document.activeElement instanceof HTMLElement ? document.activeElement.dataset.figure : undefined;
+          desk.working = desk.working === null ? (id ?? null) : null;
+        }),
+      '/': (e) => singleKeys.apply(e, () => document.querySelector<HTMLElement>('#desk [data-path]')?.focus()),
+    });
+    const keep = () => void desk.keepDraft();
+    addEventListener('pagehide', keep);
+    return () => (unkeyed(), removeEventListener('pagehide', keep));
+  });
+
+  async function remove(): Promise<void> {
+    const response = await fetch(`/api/v1/positions/${data.position.id}`, { method: 'DELETE', headers: { 'if-match': `"${data.position.version}"` } });
+    if (response.ok) await navigate(resolve('/'), { invalidateAll: true });
+    else desk.message = 'Not deleted: it was changed in between. Reload and try again.';
+  }
+
+  const states = { saved: 'Saved', edited: 'Edited, draft kept', saving: 'Saving …', failed: 'Not saved' } as const;
+  let asking = $state(false);
+</script>
+
+<svelte:head><title>{data.position.tag} {data.position.name} · Pilgrim</title></svelte:head>
+
+<div class="mx-auto max-w-[1440px] px-4 py-3 print:max-w-none print:p-0">
+  <div class="screen-only mb-3 flex flex-wrap items-center gap-3">
+    <button type="button" class="push" data-main disabled={desk.state === 'saved' || desk.state === 'saving'} onclick={() => void desk.save()}>Save a revision</button>
+    <button type="button" class="push" onclick={() => desk.undo()}>Undo</button>
+    <span role="status" class="text-quiet" data-testid="save-state">
+      {states[desk.state]}{desk.state === 'saved' && data.head && desk.parent === data.head.id ? ` ${formatDistanceToNow(new Date(data.head.createdAt))} ago by ${data.head.author}` : ''}. {desk.message}
+    </span>
+    <span class="flex-1"></span>
+    <a class="link" href={`/api/v1/positions/${data.position.id}/export`} download data-sveltekit-reload>Export</a>
+    {#if asking}
+      <span>Into the trash? <button type="button" class="link text-stop" onclick={() => void remove()}>Yes, delete</button> <button type="button" class="link" onclick={() => (asking = false)}>no</button></span>
+    {:else}
+      <button type="button" class="link" onclick={() => (asking = true)}>Delete</button>
+    {/if}
+  </div>
+  {#if desk.conflict}<Conflict {desk} name={data.position.name} />{/if}
+  <div class="grid gap-4 lg:grid-cols-[210px_minmax(0,1fr)_310px]">
+    <StationWay positionId={data.position.id} tag={data.position.tag} name={data.position.name} {station} />
+    <main id="desk" class="min-w-0">{@render children()}</main>
+    <div class="screen-only"><Ledger {station} goto={(path) => void goto(path)} /></div>
+  </div>
+</div>
