@@ -26,7 +26,7 @@ const habits: Partial<Record<UnitId, (value: number) => string>> = {
   'kg/a': (v) => Math.round(v).toString(),
   money: (v) => Math.round(v).toString(),
   a: (v) => v.toFixed(1),
-  '1': (v) => (Number.isInteger(v) ? v.toString() : Math.abs(v) < 10 ? trim(v.toFixed(4)) : writeNumber(v)),
+  '1': (v) => (Number.isInteger(v) ? v.toString() : trim(writeNumber(v))),
 };
 
 /**

@@ -42,7 +42,7 @@ export function tellGuard(walk: Walk, subject: Subject): void {
       : 'Many relays have the factor built in and are dialled at the plate current: dialling 125 % on such a one permits about 150 %. The higher maximum is only for a motor that cannot otherwise start.',
     { figures: ['guard.overloadDial', 'guard.overloadTrip'], source: rule.source },
   );
-  w.finding('guard.no-coordination', 'caution', 'Coordination (type 1 or 2) is never inferred from ratings: take a combination tested together at this voltage, and ask for the available fault current first.', {
+  w.finding('guard.no-coordination', 'note', 'Coordination (type 1 or 2) is never inferred from ratings: take a combination tested together at this voltage, and ask for the available fault current first.', {
     fields: ['supply.source'],
     figures: w.figures.has('start.faultCurrent') ? ['start.faultCurrent'] : [],
   });

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { dimensions, readGroups, readQuantity, writeQuantity, type Dimension } from '@pilgrim/core/quantity';
+  import { dimensions, findUnit, readGroups, readQuantity, unitTextOf, writeQuantity, type Dimension } from '@pilgrim/core/quantity';
   import { useDesk } from '$lib/position/desk.svelte';
   import Field from './Field.svelte';
 
@@ -24,10 +24,10 @@
   function echoOf(): string {
     const read = readQuantity(dimension, typed);
     if (!read.ok) return '';
-    const { base } = dimensions[dimension];
-    const plain = (s: string) => s.replace(/\s/g, '');
-    const both = [writeQuantity(read.value.value, base, 'si'), writeQuantity(read.value.value, base, 'us')];
-    return [...new Set(both)].filter((t) => plain(t) !== plain(typed)).map((t) => `= ${t}`).join('  ');
+    const spec = dimensions[dimension];
+    const own = findUnit(spec, unitTextOf(typed));
+    const readings = [writeQuantity(read.value.value, spec.base, 'si'), writeQuantity(read.value.value, spec.base, 'us')];
+    return [...new Set(readings)].filter((t) => findUnit(spec, unitTextOf(t)) !== own).map((t) => `= ${t}`).join('  ');
   }
 </script>
 

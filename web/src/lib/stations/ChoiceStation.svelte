@@ -18,7 +18,7 @@
 
 {#if choice}
   <Group title="Standing choice">
-    <p class="text-[1.15rem] font-semibold" data-testid="choice">
+    <p class="flex items-center gap-2 text-[1.15rem] font-semibold" data-testid="choice">
       <Mark state={choice.outcome} size={16} />
       {choice.motor.name}, {words(choice.method)}
     </p>

@@ -1,0 +1,34 @@
+import { expect } from 'vitest';
+import { readCase, solve, type CaseText, type Result } from '@pilgrim/core';
+
+/** Solves a case as a file would hold it; fails the test where the case is not valid. */
+export function solved(text: CaseText): Result {
+  const reading = readCase(text);
+  if (!reading.ok) expect.fail(reading.errors.map((e) => `${e.path}: ${e.message}`).join('\n'));
+  return solve(reading.value);
+}
+
+/** Value of a figure that must be there. */
+export function figure(result: Result, id: string): number {
+  const found = result.figures[id];
+  if (!found) expect.fail(`no figure ${id}; findings: ${result.findings.map((f) => f.id).join(', ')}`);
+  return found.value;
+}
+
+export const findingIds = (result: Result): string[] => result.findings.map((f) => f.id);
+
+export const horsepower = 745.6998715822702;
+
+/** A sound North-American case of an invented screw conveyor, to vary. */
+export const conveyor = {
+  format: 'pilgrim.case/1',
+  practice: 'north-america',
+  supply: { voltage: '480 V', frequency: '60 Hz', phases: 3, source: { kind: 'transformer', rating: '500 kVA', impedance: 0.05 } },
+  load: {
+    machine: 'screw-conveyor',
+    demand: { kind: 'pull', force: '160 lbf', radius: '1.25 ft', speed: '70 rpm' },
+    train: { kind: 'gearbox', ratio: 25, efficiency: 0.9 },
+  },
+  place: { ambient: '35 degC', altitude: '100 m', dirt: 'clean', water: 'dry' },
+  speed: { need: 'fixed', profile: [{ hours: 4000, flow: 1 }] },
+} as const satisfies CaseText;
