@@ -9,7 +9,13 @@ export default defineConfig({
       { test: { name: 'core', include: ['core/test/**/*.test.ts'] } },
       {
         resolve: { alias: { $lib: lib } },
-        test: { name: 'server', include: ['web/test/**/*.test.ts'], testTimeout: 60_000, hookTimeout: 60_000, fileParallelism: false },
+        test: {
+          name: 'server',
+          include: ['web/test/**/*.test.ts'],
+          testTimeout: 60_000,
+          hookTimeout: 60_000,
+          fileParallelism: false,
+        },
       },
     ],
   },

@@ -31,7 +31,9 @@ function lawsOf(module: object): Law[] {
 if (documentPath) writeFileSync(documentPath, document());
 if (formulasPath) {
   mkdirSync(dirname(formulasPath), { recursive: true });
-  const typeset = groups.flatMap(([, laws]) => laws.filter((l) => !l.method).map((l) => [l.formula, mathml(l)] as const));
+  const typeset = groups.flatMap(([, laws]) =>
+    laws.filter((l) => !l.method).map((l) => [l.formula, mathml(l)] as const),
+  );
   writeFileSync(formulasPath, `${JSON.stringify(Object.fromEntries(typeset), null, 1)}\n`);
 }
 
@@ -49,7 +51,10 @@ function document(): string {
       const takes = Object.entries(law.takes).map(([name, unit]) => `${name} in ${label(unit)}`);
       lines.push(`- takes: ${takes.join(', ') || 'the rows of the case'}`);
       lines.push(`- gives: ${law.symbol} in ${label(law.unit)}`);
-      if (law.estimate) lines.push(`- estimate: ${law.estimate.basis}; between ${law.estimate.band[0]} and ${law.estimate.band[1]} of the value`);
+      if (law.estimate)
+        lines.push(
+          `- estimate: ${law.estimate.basis}; between ${law.estimate.band[0]} and ${law.estimate.band[1]} of the value`,
+        );
       lines.push(`- source: ${law.source.kind}: ${cite(law.source)}`);
     }
   }

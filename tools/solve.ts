@@ -22,7 +22,8 @@ if (files.length === 0) {
   if (batch) process.stdout.write(`${JSON.stringify(results, null, 2)}\n`);
   else if (first && first.format === 'pilgrim.result/1') process.stdout.write(`${JSON.stringify(first, null, 2)}\n`);
   for (const result of results) {
-    if (result.format === 'pilgrim.errors/1') process.stderr.write(result.errors.map((e) => `${e.path}: ${e.message}\n`).join(''));
+    if (result.format === 'pilgrim.errors/1')
+      process.stderr.write(result.errors.map((e) => `${e.path}: ${e.message}\n`).join(''));
   }
   process.exitCode = bad ? 2 : 0;
 }
@@ -42,12 +43,16 @@ function solved(value: unknown): Result | Errors {
   return reading.ok ? solve(reading.value) : failed(reading.errors);
 }
 
-const failed = (errors: readonly CaseError[]): Errors => ({ format: 'pilgrim.errors/1', errors });
+function failed(errors: readonly CaseError[]): Errors {
+  return { format: 'pilgrim.errors/1', errors };
+}
 
 function readText(file: string): string | CaseError {
   try {
     const bytes = readFileSync(file === '-' ? 0 : file);
-    return bytes.length > largest ? { path: 'case', message: `is larger than ${largest / 1024 / 1024} MB` } : bytes.toString('utf8');
+    return bytes.length > largest
+      ? { path: 'case', message: `is larger than ${largest / 1024 / 1024} MB` }
+      : bytes.toString('utf8');
   } catch {
     return { path: 'case', message: `cannot be read: ${file}` };
   }

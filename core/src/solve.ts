@@ -155,13 +155,21 @@ function chooseAndTell(walk: Walk, needs: Needs, plate: ReturnType<typeof readPl
         reasons: reasonsFor(needs, judged, { motor, entry, candidate: first }),
       };
     }
-    if (needs.assumed.length > 0) w.finding('choice.assumed', 'note', `Ranked with ${needs.assumed.join(', ')}, which nobody gave.`, { fields: ['speed.profile', 'money.energyPrice'] });
+    if (needs.assumed.length > 0)
+      w.finding('choice.assumed', 'note', `Ranked with ${needs.assumed.join(', ')}, which nobody gave.`, {
+        fields: ['speed.profile', 'money.energyPrice'],
+      });
   }
   if (!choice) {
     const nearest = first?.verdicts.find((v) => v.outcome === 'fail');
-    w.finding('choice.none', 'caution', `Nothing in the catalogue passes. Nearest: ${first?.motor.name ?? 'none'}. ${nearest?.text ?? ''}`.trim(), {
-      fields: fieldsFor(nearest?.requirement),
-    });
+    w.finding(
+      'choice.none',
+      'caution',
+      `Nothing in the catalogue passes. Nearest: ${first?.motor.name ?? 'none'}. ${nearest?.text ?? ''}`.trim(),
+      {
+        fields: fieldsFor(nearest?.requirement),
+      },
+    );
   }
   subject ??= subjectFromPlate(walk, plate);
   let flow: Curves['flow'] = null;
@@ -235,7 +243,9 @@ function torqueSpeed(needs: Needs, judged: Judged, i: number): Curves['torqueSpe
 const order = { stop: 0, caution: 1, note: 2 } as const;
 
 function sorted(w: Workings): Result['findings'] {
-  return w.findings.toSorted((a, b) => order[a.level] - order[b.level] || stations.indexOf(a.station) - stations.indexOf(b.station));
+  return w.findings.toSorted(
+    (a, b) => order[a.level] - order[b.level] || stations.indexOf(a.station) - stations.indexOf(b.station),
+  );
 }
 
 function summaries(walk: Walk, told: Told): Result['stations'] {
@@ -253,7 +263,11 @@ function summaries(walk: Walk, told: Told): Result['stations'] {
     cost: costKey(walk),
     sheet: told.choice ? 'ready' : 'incomplete',
   };
-  const summary = (station: StationName): StationSummary => ({ state: stateOf(walk, told, station), key: keys[station], wanted: w.wanted(station) });
+  const summary = (station: StationName): StationSummary => ({
+    state: stateOf(walk, told, station),
+    key: keys[station],
+    wanted: w.wanted(station),
+  });
   return {
     plate: summary('plate'),
     load: summary('load'),
@@ -289,4 +303,3 @@ function stateOf({ input, w }: Walk, told: Told, station: StationName): StationS
   if (station === 'speed' && !input.speed?.need) return 'empty';
   return levels.includes('caution') ? 'caution' : 'enough';
 }
-

@@ -23,7 +23,12 @@ export const horsepower = 745.6998715822702;
 export const conveyor = {
   format: 'pilgrim.case/1',
   practice: 'north-america',
-  supply: { voltage: '480 V', frequency: '60 Hz', phases: 3, source: { kind: 'transformer', rating: '500 kVA', impedance: 0.05 } },
+  supply: {
+    voltage: '480 V',
+    frequency: '60 Hz',
+    phases: 3,
+    source: { kind: 'transformer', rating: '500 kVA', impedance: 0.05 },
+  },
   load: {
     machine: 'screw-conveyor',
     demand: { kind: 'pull', force: '160 lbf', radius: '1.25 ft', speed: '70 rpm' },

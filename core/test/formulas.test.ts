@@ -1,16 +1,18 @@
-import { evaluate } from 'mathjs';
+import { evaluate, unit } from 'mathjs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { dimensions, isLaw, physics, practice, q, readQuantity, type Law } from '@pilgrim/core';
-import { unit } from 'mathjs';
+import { dimensions, isLaw, physics, practice, q, readQuantity } from '@pilgrim/core';
 
-const laws = [...Object.values(physics), ...Object.values(practice)].filter((x: unknown): x is Law => isLaw(x));
+const exported: readonly unknown[] = [...Object.values(physics), ...Object.values(practice)];
+const laws = exported.filter(isLaw);
 const algebraic = laws.filter((l) => !l.method);
 
 describe('every algebraic law’s formula says what its code does (mathjs 15 evaluates the text)', () => {
   it('covers the laws', () => expect(algebraic.length).toBeGreaterThan(40));
   it.each(algebraic.map((l) => [l.name, l] as const))('%s', (_, law) => {
-    const inputs = fc.record(Object.fromEntries(Object.keys(law.takes).map((k) => [k, fc.double({ min: 0.05, max: 0.95, noNaN: true })])));
+    const inputs = fc.record(
+      Object.fromEntries(Object.keys(law.takes).map((k) => [k, fc.double({ min: 0.05, max: 0.95, noNaN: true })])),
+    );
     fc.assert(
       fc.property(inputs, fc.constantFrom(1, 20, 1300), (scope, scale) => {
         const scaled = Object.fromEntries(Object.entries(scope).map(([k, v]) => [k, v * scale]));

@@ -47,7 +47,14 @@ describe('plate (definitions)', () => {
       format: 'pilgrim.case/1',
       practice: 'north-america',
       supply: { voltage: '480 V', frequency: '60 Hz' },
-      plate: { power: '20 hp', voltage: '460 V', current: '24 A', speed: '1765 rpm', frequency: '60 Hz', codeLetter: 'H' },
+      plate: {
+        power: '20 hp',
+        voltage: '460 V',
+        current: '24 A',
+        speed: '1765 rpm',
+        frequency: '60 Hz',
+        codeLetter: 'H',
+      },
     });
     expect(Math.abs(figure(result, 'plate.lockedRotorCurrentMin') - 158)).toBeLessThan(1);
     expect(Math.abs(figure(result, 'plate.lockedRotorCurrentMax') - 178)).toBeLessThan(1);
@@ -76,13 +83,23 @@ describe('guarding (NFPA 70 430.32(A)(1), 430.22)', () => {
   const plate = { power: '30 hp', voltage: '460 V', current: '36 A', speed: '1770 rpm', frequency: '60 Hz' } as const;
   const supply = { voltage: '480 V', frequency: '60 Hz' } as const;
   it('a 460 V motor with service factor 1.15 may trip at 125 %, at most 140 %', () => {
-    const r = solved({ format: 'pilgrim.case/1', practice: 'north-america', supply, plate: { ...plate, serviceFactor: 1.15 } });
+    const r = solved({
+      format: 'pilgrim.case/1',
+      practice: 'north-america',
+      supply,
+      plate: { ...plate, serviceFactor: 1.15 },
+    });
     expect(figure(r, 'guard.overloadDial')).toBe(36);
     expect(figure(r, 'guard.overloadTrip')).toBeCloseTo(45, 9);
     expect(figure(r, 'guard.overloadMaximum')).toBeCloseTo(50.4, 9);
   });
   it('with service factor 1.0 at 115 %, at most 130 %', () => {
-    const r = solved({ format: 'pilgrim.case/1', practice: 'north-america', supply, plate: { ...plate, serviceFactor: 1 } });
+    const r = solved({
+      format: 'pilgrim.case/1',
+      practice: 'north-america',
+      supply,
+      plate: { ...plate, serviceFactor: 1 },
+    });
     expect(figure(r, 'guard.overloadTrip')).toBeCloseTo(41.4, 9);
     expect(figure(r, 'guard.overloadMaximum')).toBeCloseTo(46.8, 9);
   });
@@ -141,7 +158,11 @@ describe('starting (theory)', () => {
   it('an autotransformer scales both with the square of its tap, a reactor current by the tap and torque by its square', () => {
     relative(figure(r, 'start.autotransformer.peakCurrent'), 0.65 ** 2 * figure(r, 'start.direct.peakCurrent'), 0.005);
     relative(figure(r, 'start.primary-reactor.peakCurrent'), 0.65 * figure(r, 'start.direct.peakCurrent'), 0.005);
-    relative(figure(r, 'start.primary-reactor.startingTorque'), 0.65 ** 2 * figure(r, 'start.direct.startingTorque'), 0.005);
+    relative(
+      figure(r, 'start.primary-reactor.startingTorque'),
+      0.65 ** 2 * figure(r, 'start.direct.startingTorque'),
+      0.005,
+    );
   });
 });
 
@@ -179,17 +200,26 @@ describe('pulses (transmission-line theory)', () => {
 });
 
 describe('plates that must be doubted', () => {
-  const base = { format: 'pilgrim.case/1', practice: 'north-america', supply: { voltage: '480 V', frequency: '60 Hz' } } as const;
+  const base = {
+    format: 'pilgrim.case/1',
+    practice: 'north-america',
+    supply: { voltage: '480 V', frequency: '60 Hz' },
+  } as const;
   it('single-phase stops', () => {
     expect(findingIds(solved({ ...base, plate: { phases: 1, power: '5 hp' } }))).toContain('plate.single-phase');
   });
   it('a speed at or above synchronous is no induction motor under load', () => {
     for (const speed of ['1800 rpm', '1815 rpm', '3610 rpm']) {
-      expect(findingIds(solved({ ...base, plate: { speed, frequency: '60 Hz' } }))).toContain('plate.speed-not-below-synchronous');
+      expect(findingIds(solved({ ...base, plate: { speed, frequency: '60 Hz' } }))).toContain(
+        'plate.speed-not-below-synchronous',
+      );
     }
   });
   it('no voltage that fits the supply', () => {
-    const r = solved({ ...base, plate: { power: '5 hp', voltage: '200 V', current: '16 A', speed: '1750 rpm', frequency: '60 Hz' } });
+    const r = solved({
+      ...base,
+      plate: { power: '5 hp', voltage: '200 V', current: '16 A', speed: '1750 rpm', frequency: '60 Hz' },
+    });
     expect(findingIds(r)).toContain('plate.voltage-mismatch');
     expect(r.figures['plate.connectedVoltage']).toBeUndefined();
   });

@@ -6,9 +6,7 @@ import { log } from '$lib/server/log';
 const writes = new Set(['POST', 'PUT', 'PATCH', 'DELETE']);
 
 /** Hosts this server answers to; another name in Host would be a rebound address. */
-const hosts = new Set(
-  [config.host, '127.0.0.1', 'localhost', '[::1]'].flatMap((h) => [h, `${h}:${config.port}`]),
-);
+const hosts = new Set([config.host, '127.0.0.1', 'localhost', '[::1]'].flatMap((h) => [h, `${h}:${config.port}`]));
 
 export const handle: Handle = async ({ event, resolve }) => {
   const { request } = event;
@@ -17,12 +15,19 @@ export const handle: Handle = async ({ event, resolve }) => {
   if (writes.has(request.method)) {
     const origin = request.headers.get('origin');
     const site = request.headers.get('sec-fetch-site');
-    const foreign = (origin !== null && origin !== `http://${host}` && origin !== `https://${host}`) || site === 'cross-site';
-    if (foreign) return problemResponse({ status: 403, title: 'Writes come from this application or a script, not from another site' });
+    const foreign =
+      (origin !== null && origin !== `http://${host}` && origin !== `https://${host}`) || site === 'cross-site';
+    if (foreign)
+      return problemResponse({
+        status: 403,
+        title: 'Writes come from this application or a script, not from another site',
+      });
   }
   const dark = event.cookies.get('theme') === 'dark';
   const response = await resolve(event, {
-    transformPageChunk: ({ html }) => (dark ? html.replace('<html lang="en">', '<html lang="en" class="dark">') : html), preload: ({ type }) => type === 'js' || type === 'css' || type === 'font' });
+    transformPageChunk: ({ html }) => (dark ? html.replace('<html lang="en">', '<html lang="en" class="dark">') : html),
+    preload: ({ type }) => type === 'js' || type === 'css' || type === 'font',
+  });
   response.headers.set('x-content-type-options', 'nosniff');
   response.headers.set('referrer-policy', 'same-origin');
   response.headers.set('x-frame-options', 'DENY');
@@ -31,5 +36,12 @@ export const handle: Handle = async ({ event, resolve }) => {
 
 export const handleError: HandleServerError = ({ error, status, message }) => {
   if (status !== 404) log.error(error);
-  return { message: status === 404 ? 'There is nothing here' : status < 500 ? message : 'Something went wrong here; it was written to the log' };
+  return {
+    message:
+      status === 404
+        ? 'There is nothing here'
+        : status < 500
+          ? message
+          : 'Something went wrong here; it was written to the log',
+  };
 };

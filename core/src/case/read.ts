@@ -9,7 +9,8 @@ export interface CaseError {
   readonly message: string;
 }
 
-export type CaseReading = { readonly ok: true; readonly value: Case } | { readonly ok: false; readonly errors: readonly CaseError[] };
+export type CaseReading =
+  { readonly ok: true; readonly value: Case } | { readonly ok: false; readonly errors: readonly CaseError[] };
 
 /** Deepest nesting accepted; a case needs six. */
 const maxDepth = 32;
@@ -18,7 +19,10 @@ const maxDepth = 32;
 export function parseJson(
   source: string,
 ): { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly errors: readonly CaseError[] } {
-  const whole = (message: string): { ok: false; errors: CaseError[] } => ({ ok: false, errors: [{ path: 'case', message }] });
+  const whole = (message: string): { ok: false; errors: CaseError[] } => ({
+    ok: false,
+    errors: [{ path: 'case', message }],
+  });
   if (source.trim() === '') return whole('is empty: write a JSON object with "format": "pilgrim.case/1"');
   if (deeperThan(source, maxDepth)) return whole(`is nested deeper than ${maxDepth} levels`);
   try {
@@ -45,12 +49,14 @@ export function readDraft(input: unknown): { readonly value: Case | undefined; r
   for (let round = 0; round < 8; round++) {
     const parsed = caseSchema.safeParse(current);
     if (parsed.success) return { value: parsed.data, errors };
-    // Later array elements first, so that cutting one does not move the next.
-    for (const issue of parsed.error.issues.toReversed()) {
+    const cuts = new Map<string, readonly PropertyKey[]>();
+    for (const issue of parsed.error.issues) {
       errors.push(...explain(issue));
       const drop = issue.code === 'unrecognized_keys' ? issue.keys.map((k) => [...issue.path, k]) : [issue.path];
-      for (const path of drop) current = without(current, existing(current, path));
+      for (const path of drop.map((d) => existing(current, d))) cuts.set(path.map(String).join('\0'), path);
     }
+    // Later array elements first, so that cutting one does not move the next.
+    for (const path of [...cuts.values()].reverse()) current = without(current, path);
   }
   return { value: undefined, errors };
 }
@@ -76,14 +82,20 @@ function explain(issue: z.core.$ZodIssue): CaseError[] {
     const known = keysAt(caseSchema, issue.path);
     return issue.keys.map((key) => ({
       path: pathText([...issue.path, clip(key)]),
-      message: known.length > 0 ? `is not known here; the nearest known key is "${closest(key, known)}"` : 'is not known here',
+      message:
+        known.length > 0 ? `is not known here; the nearest known key is "${closest(key, known)}"` : 'is not known here',
     }));
   }
   return [{ path, message: issue.message }];
 }
 
 const pathText = (path: readonly PropertyKey[]): string =>
-  path.length === 0 ? 'case' : path.map(String).join('.').replace(/\.(\d+)(?=\.|$)/g, '[$1]');
+  path.length === 0
+    ? 'case'
+    : path
+        .map((p) => (p === '' ? '""' : String(p)))
+        .join('.')
+        .replace(/\.(\d+)(?=\.|$)/g, '[$1]');
 
 /** Keys known at a path of the schema, through optionals, unions, arrays and pipes. */
 function keysAt(schema: z.core.$ZodType, path: readonly PropertyKey[]): string[] {

@@ -86,7 +86,10 @@ export interface ProfilePoint {
 
 export interface Curves {
   /** Torque in N·m against r/min at the motor shaft. */
-  readonly torqueSpeed: { readonly load: readonly (readonly [number, number])[]; readonly motor: readonly (readonly [number, number])[] } | null;
+  readonly torqueSpeed: {
+    readonly load: readonly (readonly [number, number])[];
+    readonly motor: readonly (readonly [number, number])[];
+  } | null;
   /** Input in kW against flow ratio, old and new way of control, and the year's rows. */
   readonly flow: {
     readonly old: readonly (readonly [number, number])[];
@@ -106,7 +109,11 @@ export interface Result {
   readonly candidates: readonly Candidate[];
   readonly methods: readonly MethodVerdict[];
   readonly choice: Choice | null;
-  readonly subject: { readonly kind: 'pinned' | 'choice' | 'plate'; readonly name: string; readonly method: Method | null } | null;
+  readonly subject: {
+    readonly kind: 'pinned' | 'choice' | 'plate';
+    readonly name: string;
+    readonly method: Method | null;
+  } | null;
   readonly stations: Readonly<Record<StationName, StationSummary>>;
   readonly rules: readonly RuleUsed[];
   readonly curves: Curves;
@@ -118,7 +125,17 @@ export interface Errors {
 }
 
 const source = z.strictObject({
-  kind: z.enum(['standard', 'code', 'textbook', 'common-practice', 'definition', 'given', 'catalogue', 'house-rule', 'model']),
+  kind: z.enum([
+    'standard',
+    'code',
+    'textbook',
+    'common-practice',
+    'definition',
+    'given',
+    'catalogue',
+    'house-rule',
+    'model',
+  ]),
   title: z.string(),
   edition: z.string().optional(),
   part: z.string().optional(),
@@ -145,7 +162,12 @@ const motor = z.strictObject({
 });
 const control = z.strictObject({ name: z.string(), ratedCurrent: z.number().nullable() });
 const pair = z.tuple([z.number(), z.number()]);
-const profilePoint = z.strictObject({ hours: z.number(), flow: z.number(), oldInput: z.number(), newInput: z.number() });
+const profilePoint = z.strictObject({
+  hours: z.number(),
+  flow: z.number(),
+  oldInput: z.number(),
+  newInput: z.number(),
+});
 
 /** `pilgrim.result/1`, for the published JSON Schema and for reading results back. */
 export const resultSchema = z.strictObject({
@@ -174,7 +196,9 @@ export const resultSchema = z.strictObject({
       source,
       estimate: z.boolean(),
       band: pair.nullable(),
-      assumed: z.array(z.strictObject({ field: z.string(), value: z.union([z.string(), z.number()]), why: z.string() })),
+      assumed: z.array(
+        z.strictObject({ field: z.string(), value: z.union([z.string(), z.number()]), why: z.string() }),
+      ),
       station: z.string(),
     }),
   ),
@@ -203,9 +227,7 @@ export const resultSchema = z.strictObject({
     )
     .max(50),
   methods: z.array(z.strictObject({ method: z.string(), outcome, verdicts: z.array(verdict) })),
-  choice: z
-    .strictObject({ motor, method: z.string(), control, outcome, reasons: z.array(z.string()) })
-    .nullable(),
+  choice: z.strictObject({ motor, method: z.string(), control, outcome, reasons: z.array(z.string()) }).nullable(),
   subject: z
     .strictObject({ kind: z.enum(['pinned', 'choice', 'plate']), name: z.string(), method: z.string().nullable() })
     .nullable(),

@@ -3,14 +3,36 @@ import { methods } from '../law';
 import { flag, groups, number, oneOf, quantity, text } from './fields';
 
 export const machines = [
-  'conveyor', 'screw-conveyor', 'bucket-elevator', 'hoist', 'centrifugal-pump', 'deep-well-pump', 'displacement-pump',
-  'centrifugal-fan', 'blower', 'compressor', 'mixer', 'crusher', 'mill', 'machine-tool', 'winder', 'other',
+  'conveyor',
+  'screw-conveyor',
+  'bucket-elevator',
+  'hoist',
+  'centrifugal-pump',
+  'deep-well-pump',
+  'displacement-pump',
+  'centrifugal-fan',
+  'blower',
+  'compressor',
+  'mixer',
+  'crusher',
+  'mill',
+  'machine-tool',
+  'winder',
+  'other',
 ] as const;
 export const shapes = ['constant', 'linear', 'quadratic', 'constant-power'] as const;
 export const controls = ['none', 'outlet-damper', 'inlet-vane', 'throttle-valve', 'bypass', 'on-off'] as const;
 export const causes = [
-  'overheated', 'phase-burnt', 'drive-end-bearing', 'opposite-end-bearing', 'fluted-race', 'water', 'dust',
-  'shaft-broken', 'insulation-punctured', 'unknown',
+  'overheated',
+  'phase-burnt',
+  'drive-end-bearing',
+  'opposite-end-bearing',
+  'fluted-race',
+  'water',
+  'dust',
+  'shaft-broken',
+  'insulation-punctured',
+  'unknown',
 ] as const;
 
 const efficiency = () => number({ above: 0, below: 1 }, 0.936);
@@ -65,8 +87,16 @@ const plate = z.strictObject({
 const demand = z.discriminatedUnion(
   'kind',
   [
-    z.strictObject({ kind: z.literal('power'), power: quantity('power').optional(), speed: quantity('speed').optional() }),
-    z.strictObject({ kind: z.literal('torque'), torque: quantity('torque').optional(), speed: quantity('speed').optional() }),
+    z.strictObject({
+      kind: z.literal('power'),
+      power: quantity('power').optional(),
+      speed: quantity('speed').optional(),
+    }),
+    z.strictObject({
+      kind: z.literal('torque'),
+      torque: quantity('torque').optional(),
+      speed: quantity('speed').optional(),
+    }),
     z.strictObject({
       kind: z.literal('pull'),
       force: quantity('force').optional(),
@@ -121,7 +151,12 @@ const load = z.strictObject({
     .union(
       [
         z.enum(shapes),
-        z.strictObject({ points: z.array(z.tuple([ratio(), ratio()])).min(1).max(200) }),
+        z.strictObject({
+          points: z
+            .array(z.tuple([ratio(), ratio()]))
+            .min(1)
+            .max(200),
+        }),
       ],
       { error: `must be one of ${shapes.join(', ')}, or { "points": [[speedRatio, torqueRatio], …] }` },
     )
@@ -212,7 +247,11 @@ export const caseSchema = z.strictObject(
       .optional(),
     plate: plate.optional(),
     history: z
-      .strictObject({ installed: month.optional(), failed: month.optional(), causes: z.array(oneOf(causes)).max(10).optional() })
+      .strictObject({
+        installed: month.optional(),
+        failed: month.optional(),
+        causes: z.array(oneOf(causes)).max(10).optional(),
+      })
       .optional(),
     supply: z
       .strictObject({

@@ -28,20 +28,111 @@ interface Series {
 }
 
 const naSeries: readonly Series[] = [
-  { key: 'odp', enclosure: 'open', enclosureText: 'ODP', efficiencyClass: 'Premium', column: 0, inverterDuty: false, price: 0.85 },
-  { key: 'tefc', enclosure: 'enclosed', enclosureText: 'TEFC', efficiencyClass: 'Premium', column: 3, inverterDuty: false, price: 1 },
-  { key: 'tefc-575', enclosure: 'enclosed', enclosureText: 'TEFC', efficiencyClass: 'Premium', column: 3, inverterDuty: false, price: 1.02, volts: 'only 575' },
-  { key: 'tefc-inv', enclosure: 'enclosed', enclosureText: 'TEFC inverter duty', efficiencyClass: 'Premium', column: 3, inverterDuty: true, price: 1.18 },
-  { key: 'severe', enclosure: 'severe-duty', enclosureText: 'TEFC severe duty', efficiencyClass: 'Premium', column: 3, inverterDuty: false, price: 1.25 },
-  { key: 'wash', enclosure: 'washdown', enclosureText: 'TEFC washdown', efficiencyClass: 'Premium', column: 3, inverterDuty: true, price: 1.9, upTo: 20 },
+  {
+    key: 'odp',
+    enclosure: 'open',
+    enclosureText: 'ODP',
+    efficiencyClass: 'Premium',
+    column: 0,
+    inverterDuty: false,
+    price: 0.85,
+  },
+  {
+    key: 'tefc',
+    enclosure: 'enclosed',
+    enclosureText: 'TEFC',
+    efficiencyClass: 'Premium',
+    column: 3,
+    inverterDuty: false,
+    price: 1,
+  },
+  {
+    key: 'tefc-575',
+    enclosure: 'enclosed',
+    enclosureText: 'TEFC',
+    efficiencyClass: 'Premium',
+    column: 3,
+    inverterDuty: false,
+    price: 1.02,
+    volts: 'only 575',
+  },
+  {
+    key: 'tefc-inv',
+    enclosure: 'enclosed',
+    enclosureText: 'TEFC inverter duty',
+    efficiencyClass: 'Premium',
+    column: 3,
+    inverterDuty: true,
+    price: 1.18,
+  },
+  {
+    key: 'severe',
+    enclosure: 'severe-duty',
+    enclosureText: 'TEFC severe duty',
+    efficiencyClass: 'Premium',
+    column: 3,
+    inverterDuty: false,
+    price: 1.25,
+  },
+  {
+    key: 'wash',
+    enclosure: 'washdown',
+    enclosureText: 'TEFC washdown',
+    efficiencyClass: 'Premium',
+    column: 3,
+    inverterDuty: true,
+    price: 1.9,
+    upTo: 20,
+  },
 ];
 
 const iecSeries: readonly Series[] = [
-  { key: 'ip55-ie3', enclosure: 'enclosed', enclosureText: 'IP55', efficiencyClass: 'IE3', column: 3, inverterDuty: false, price: 1 },
-  { key: 'ip55-ie4', enclosure: 'enclosed', enclosureText: 'IP55', efficiencyClass: 'IE4', column: 6, inverterDuty: false, price: 1.16 },
-  { key: 'ip55-inv', enclosure: 'enclosed', enclosureText: 'IP55 inverter duty', efficiencyClass: 'IE3', column: 3, inverterDuty: true, price: 1.18 },
-  { key: 'ip56', enclosure: 'severe-duty', enclosureText: 'IP56 severe duty', efficiencyClass: 'IE3', column: 3, inverterDuty: false, price: 1.22 },
-  { key: 'ip66', enclosure: 'washdown', enclosureText: 'IP66 washdown', efficiencyClass: 'IE3', column: 3, inverterDuty: true, price: 1.7, upTo: 15 },
+  {
+    key: 'ip55-ie3',
+    enclosure: 'enclosed',
+    enclosureText: 'IP55',
+    efficiencyClass: 'IE3',
+    column: 3,
+    inverterDuty: false,
+    price: 1,
+  },
+  {
+    key: 'ip55-ie4',
+    enclosure: 'enclosed',
+    enclosureText: 'IP55',
+    efficiencyClass: 'IE4',
+    column: 6,
+    inverterDuty: false,
+    price: 1.16,
+  },
+  {
+    key: 'ip55-inv',
+    enclosure: 'enclosed',
+    enclosureText: 'IP55 inverter duty',
+    efficiencyClass: 'IE3',
+    column: 3,
+    inverterDuty: true,
+    price: 1.18,
+  },
+  {
+    key: 'ip56',
+    enclosure: 'severe-duty',
+    enclosureText: 'IP56 severe duty',
+    efficiencyClass: 'IE3',
+    column: 3,
+    inverterDuty: false,
+    price: 1.22,
+  },
+  {
+    key: 'ip66',
+    enclosure: 'washdown',
+    enclosureText: 'IP66 washdown',
+    efficiencyClass: 'IE3',
+    column: 3,
+    inverterDuty: true,
+    price: 1.7,
+    upTo: 15,
+  },
 ];
 
 const poleNumbers = [2, 4, 6] as const;
@@ -137,17 +228,27 @@ function motor(
     deltaVoltage: winding.delta,
     lockedRotorCurrent: practice.lockedRotorCurrent(power, top).value,
     lockedRotorTorque: practice.lockedRotorTorque(power, poles).value,
-    turndown: series.inverterDuty ? { variableTorque: 20, constantTorque: 10 } : { variableTorque: 10, constantTorque: 2 },
+    turndown: series.inverterDuty
+      ? { variableTorque: 20, constantTorque: 10 }
+      : { variableTorque: 10, constantTorque: 2 },
     inverterDuty: series.inverterDuty,
     pulseRating: series.inverterDuty ? 3.1 * winding.onDrive : 1000,
     maxSpeed: poles === 2 ? synchronous : 1.25 * synchronous,
-    priceIndex: Math.round(95 * (power / 1000) ** 0.82 * series.price * (1 + 0.12 * (poles === 4 ? 0 : poles === 2 ? 0.5 : 2)) + 60),
+    priceIndex: Math.round(
+      95 * (power / 1000) ** 0.82 * series.price * (1 + 0.12 * (poles === 4 ? 0 : poles === 2 ? 0.5 : 2)) + 60,
+    ),
   };
 }
 
 function frameOf(practice: Practice, rating: number, column: number): string | null {
   const frames = practice.id === 'iec' ? iecTables.frames : naTables.frames;
-  return frames.find(([r]) => r === rating)?.slice(1).at(column)?.toString() ?? null;
+  return (
+    frames
+      .find(([r]) => r === rating)
+      ?.slice(1)
+      .at(column)
+      ?.toString() ?? null
+  );
 }
 
 /** Rotor copper loss is taken as 22 % of all losses of a 60 or 50 Hz cage motor; slip is that share of the air-gap power. */

@@ -1,16 +1,20 @@
 import type { UnitId } from '../quantity';
 
-export const methods = [
-  'direct',
-  'star-delta',
-  'autotransformer',
-  'primary-reactor',
-  'soft-starter',
-  'drive',
-] as const;
+export const methods = ['direct', 'star-delta', 'autotransformer', 'primary-reactor', 'soft-starter', 'drive'] as const;
 export type Method = (typeof methods)[number];
 
-export const stations = ['plate', 'load', 'place', 'speed', 'choice', 'start', 'guard', 'drive', 'cost', 'sheet'] as const;
+export const stations = [
+  'plate',
+  'load',
+  'place',
+  'speed',
+  'choice',
+  'start',
+  'guard',
+  'drive',
+  'cost',
+  'sheet',
+] as const;
 export type StationName = (typeof stations)[number];
 
 /** Every figure's id and unit. `contract` names are stable once released: add, never rename. */
@@ -113,5 +117,7 @@ export type IdIn<U extends UnitId> = { [I in FigureId]: UnitOf<I> extends U ? I 
 export function isFigureId(text: string): text is FigureId {
   if (Object.hasOwn(figureUnits, text)) return true;
   const [head, method, kind] = text.split('.');
-  return head === 'start' && methods.some((m) => m === method) && kind !== undefined && Object.hasOwn(startFigureUnits, kind);
+  return (
+    head === 'start' && methods.some((m) => m === method) && kind !== undefined && Object.hasOwn(startFigureUnits, kind)
+  );
 }

@@ -1,13 +1,5 @@
 export type SourceKind =
-  | 'standard'
-  | 'code'
-  | 'textbook'
-  | 'common-practice'
-  | 'definition'
-  | 'given'
-  | 'catalogue'
-  | 'house-rule'
-  | 'model';
+  'standard' | 'code' | 'textbook' | 'common-practice' | 'definition' | 'given' | 'catalogue' | 'house-rule' | 'model';
 
 /** Where a number or a formula comes from. `fromMemory` says that nobody had the document open when it was entered. */
 export interface Source {
@@ -41,7 +33,12 @@ export const remembered = (
 ): Source => ({ kind, title, edition, part, fromMemory: true });
 
 /** A house rule that sets a number, with its reason. */
-export const houseRule = (title: string, reason: string): Source => ({ kind: 'house-rule', title, part: reason, fromMemory: false });
+export const houseRule = (title: string, reason: string): Source => ({
+  kind: 'house-rule',
+  title,
+  part: reason,
+  fromMemory: false,
+});
 
 /** A value together with who prescribes it. */
 export interface Prescribed<T> {

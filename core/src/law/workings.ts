@@ -162,7 +162,12 @@ export class Workings {
   }
 
   /** Records a figure that was stamped on the plate or typed by the engineer. */
-  given<I extends FigureId>(id: I, unit: UnitOf<I>, path: string, value: Q<UnitOf<I>> | undefined): Q<UnitOf<I>> | undefined {
+  given<I extends FigureId>(
+    id: I,
+    unit: UnitOf<I>,
+    path: string,
+    value: Q<UnitOf<I>> | undefined,
+  ): Q<UnitOf<I>> | undefined {
     if (value === undefined) {
       this.want(path);
       return undefined;

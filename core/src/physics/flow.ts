@@ -78,7 +78,9 @@ export function presentRatio(control: FlowControl, q: number): number {
 }
 
 /** The law behind a way of control, where it is a curve. */
-export const controlCurves: Partial<Record<FlowControl, typeof outletDamper | typeof inletVane | typeof throttledPump>> = {
+export const controlCurves: Partial<
+  Record<FlowControl, typeof outletDamper | typeof inletVane | typeof throttledPump>
+> = {
   'outlet-damper': outletDamper,
   'inlet-vane': inletVane,
   'throttle-valve': throttledPump,

@@ -108,7 +108,6 @@ export const annuity = law({
 export const presentValue = (rate: number, years: number): number =>
   rate === 0 ? years : (1 - (1 + rate) ** -years) / rate;
 
-
 /** Hours of the year that a profile covers. */
 export const hoursOf = (rows: readonly { readonly hours: number }[]) =>
   law({

@@ -157,7 +157,10 @@ export const tap = 0.65;
 export const tapPractice = commonPractice('65 % tap, the middle one of 50, 65 and 80 %');
 export const softLimit = 3.5;
 export const softLimitPractice = commonPractice('Current limit of 3.5 × plate current, within the usual 3 to 4.5');
-export const shareSource = model('Reduced-voltage starting', 'star-delta ⅓ and ⅓; autotransformer k² and k²; reactor k and k²');
+export const shareSource = model(
+  'Reduced-voltage starting',
+  'star-delta ⅓ and ⅓; autotransformer k² and k²; reactor k and k²',
+);
 
 /** Shares of direct line current and torque; undefined for methods that control current instead of voltage. */
 export function methodShares(method: Method): MethodShares | undefined {

@@ -89,6 +89,7 @@ export const horsepower = 745.6998715822702;
 export function suitableEnclosures({ dirt, water, corrosive }: PlaceNeeds): readonly string[] {
   if (water === 'washdown') return ['washdown'];
   if (corrosive) return ['severe-duty', 'washdown'];
-  if (dirt === 'clean' && (water === 'dry' || water === 'drips')) return ['open', 'enclosed', 'severe-duty', 'washdown'];
+  if (dirt === 'clean' && (water === 'dry' || water === 'drips'))
+    return ['open', 'enclosed', 'severe-duty', 'washdown'];
   return ['enclosed', 'severe-duty', 'washdown'];
 }

@@ -14,10 +14,12 @@ export interface RatingGroups<D extends Dimension = Dimension> {
 export function readGroups<D extends Dimension>(dimension: D, text: string): Reading<RatingGroups<D>> {
   const spec: DimensionSpec = dimensions[dimension];
   const want = `a ${spec.label}, grouped as on the plate, such as "208-230/460 V"`;
-  const wanted = dimension === 'voltage' ? want : `a ${spec.label} such as "${spec.examples[0]}" or grouped as on the plate`;
+  const wanted =
+    dimension === 'voltage' ? want : `a ${spec.label} such as "${spec.examples[0]}" or grouped as on the plate`;
   const match = /^([\d.,/\-–\s½¼¾⅓⅔⅛⅜⅝⅞]*[\d½¼¾⅓⅔⅛⅜⅝⅞])\s*(.*)$/su.exec(text.trim());
   const [, numbers, unitText] = match ?? [];
-  if (numbers === undefined || unitText === undefined) return { ok: false, message: `"${clip(text)}" is not ${wanted}` };
+  if (numbers === undefined || unitText === undefined)
+    return { ok: false, message: `"${clip(text)}" is not ${wanted}` };
   if (unitText === '') return { ok: false, message: `"${clip(text)}" has no unit: write ${wanted}` };
   const unit = findUnit(spec, unitText);
   if (!unit) return { ok: false, message: `"${clip(unitText)}" is not a unit of ${spec.label}: write ${wanted}` };

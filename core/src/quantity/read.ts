@@ -25,7 +25,9 @@ export function readNumber(text: string): Reading<number> {
   const t = spellOut(text.trim());
   const grouped = /^[+-]?\d{1,3},\d{3}$/.exec(t);
   if (grouped) {
-    return fail(`"${text.trim()}" could be ${t.replace(',', '')} or ${t.replace(',', '.')}: write it without the comma`);
+    return fail(
+      `"${text.trim()}" could be ${t.replace(',', '')} or ${t.replace(',', '.')}: write it without the comma`,
+    );
   }
   const mixed = /^([+-]?)(\d+)[ -](\d+)\/(\d+)$/.exec(t);
   const fraction = /^([+-]?)(\d+)\/(\d+)$/.exec(t);

@@ -53,7 +53,13 @@ export function tellChoice(walk: Walk, needs: Needs, motor: Motor): void {
 }
 
 /** Where the subject and the load meet with its method. */
-export function tellPoint(walk: Walk, needs: Needs, judged: Judged, i: number, method: Chosen['candidate']['method']): void {
+export function tellPoint(
+  walk: Walk,
+  needs: Needs,
+  judged: Judged,
+  i: number,
+  method: Chosen['candidate']['method'],
+): void {
   const { w } = walk;
   w.enter('choice');
   const motor = judged.columns.motors[i];
@@ -62,10 +68,16 @@ export function tellPoint(walk: Walk, needs: Needs, judged: Judged, i: number, m
   const ratio: Given<'1'> = { field: 'load.train.ratio', value: q(needs.load.ratio, '1') };
   if (method === 'drive') {
     const n = settledSpeed(needs, method, directSpeed(needs, judged.columns, i));
-    w.stated('point.motorSpeed', 'rpm', q(n, 'rpm'), { kind: 'given', title: 'Speed the drive is asked to hold', fromMemory: false }, {
-      field: 'speed.max',
-      symbol: 'n_op',
-    });
+    w.stated(
+      'point.motorSpeed',
+      'rpm',
+      q(n, 'rpm'),
+      { kind: 'given', title: 'Speed the drive is asked to hold', fromMemory: false },
+      {
+        field: 'speed.max',
+        symbol: 'n_op',
+      },
+    );
   } else {
     w.figure('point.motorSpeed', operatingSpeed(needs.load.shape), {
       n_s: prescribed(q(judged.columns.synchronous[i] ?? 0, 'rpm'), source),
@@ -76,7 +88,11 @@ export function tellPoint(walk: Walk, needs: Needs, judged: Judged, i: number, m
     });
   }
   w.figure('point.drivenSpeed', drivenSpeed, { n_m: 'point.motorSpeed', i: ratio });
-  w.figure('point.shaftPower', powerAtPoint(needs.load.shape), { T: 'load.motorTorque', n: 'load.motorSpeed', n_op: 'point.motorSpeed' });
+  w.figure('point.shaftPower', powerAtPoint(needs.load.shape), {
+    T: 'load.motorTorque',
+    n: 'load.motorSpeed',
+    n_op: 'point.motorSpeed',
+  });
   w.figure('choice.loading', loading, { P: 'point.shaftPower', P_r: 'choice.ratedPower', d: 'place.motorDerating' });
 }
 
@@ -86,7 +102,14 @@ export function reasonsFor(needs: Needs, judged: Judged, chosen: Chosen): Choice
   const cautions = candidate.verdicts.filter((v) => v.outcome !== 'pass').map((v) => v.text);
   const smaller = judged.columns.motors
     .map((m, i) => ({ m, i }))
-    .filter(({ m }) => m.poles === motor.poles && m.enclosureText === motor.enclosureText && m.efficiencyClass === motor.efficiencyClass && m.voltageText === motor.voltageText && m.power < motor.power)
+    .filter(
+      ({ m }) =>
+        m.poles === motor.poles &&
+        m.enclosureText === motor.enclosureText &&
+        m.efficiencyClass === motor.efficiencyClass &&
+        m.voltageText === motor.voltageText &&
+        m.power < motor.power,
+    )
     .at(-1);
   const reasons = [
     `First of ${judged.columns.motors.length} motors by ${needs.rules.ranking.replace('-', ' ')} among those that ${candidate.outcome === 'pass' ? 'meet every requirement' : 'pass with cautions'}.`,
@@ -95,10 +118,14 @@ export function reasonsFor(needs: Needs, judged: Judged, chosen: Chosen): Choice
     const entry = smaller.i * judged.methods.length + judged.methods.indexOf(candidate.method);
     const verdict = explain(needs, judged, entry).verdicts.find((v) => v.outcome === 'fail');
     reasons.push(
-      verdict ? `Not the next size down, ${smaller.m.powerText}: ${verdict.text}` : `The next size down, ${smaller.m.powerText}, would pass but costs more over ${needs.years} years.`,
+      verdict
+        ? `Not the next size down, ${smaller.m.powerText}: ${verdict.text}`
+        : `The next size down, ${smaller.m.powerText}, would pass but costs more over ${needs.years} years.`,
     );
   }
-  const how = candidate.verdicts.find((v) => v.requirement === (needs.speed.variable ? 'speed-control' : 'starting-torque'));
+  const how = candidate.verdicts.find(
+    (v) => v.requirement === (needs.speed.variable ? 'speed-control' : 'starting-torque'),
+  );
   reasons.push(`${methodNames[candidate.method]}: ${how?.text ?? 'the simplest that starts it'}`);
   return [...reasons, ...cautions];
 }
@@ -109,12 +136,20 @@ export function pinnedMotor({ input, w }: Walk): Motor | undefined {
   if (!input.motor) return undefined;
   w.enter('choice');
   if (id === undefined) {
-    w.finding('choice.pin-not-used', 'caution', 'A motor pinned by plate or circuit is kept in the case; this version judges catalogue motors, so the choice is made among them.', {
-      fields: ['motor'],
-    });
+    w.finding(
+      'choice.pin-not-used',
+      'caution',
+      'A motor pinned by plate or circuit is kept in the case; this version judges catalogue motors, so the choice is made among them.',
+      {
+        fields: ['motor'],
+      },
+    );
     return undefined;
   }
   const motor = motorById(id);
-  if (!motor) w.finding('choice.unknown-motor', 'caution', `The catalogue has no motor "${id}"; the choice is made among all.`, { fields: ['motor.catalogue'] });
+  if (!motor)
+    w.finding('choice.unknown-motor', 'caution', `The catalogue has no motor "${id}"; the choice is made among all.`, {
+      fields: ['motor.catalogue'],
+    });
   return motor;
 }

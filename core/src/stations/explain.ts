@@ -47,7 +47,14 @@ export function explainMethods(needs: Needs, judged: Judged, i: number): MethodV
   });
 }
 
-const methodRequirements: ReadonlySet<string> = new Set(['speed-control', 'supply', 'starting-torque', 'leads', 'turndown', 'winding']);
+const methodRequirements: ReadonlySet<string> = new Set([
+  'speed-control',
+  'supply',
+  'starting-torque',
+  'leads',
+  'turndown',
+  'winding',
+]);
 
 export function motorView(needs: Needs, motor: Motor): CandidateMotor {
   const { voltage, current } = connectionFor(motor, needs.supply.voltage);
@@ -67,8 +74,12 @@ export function motorView(needs: Needs, motor: Motor): CandidateMotor {
 function controlFor(needs: Needs, motor: Motor, method: Method): Control {
   if (method !== 'drive') return { name: methodNames[method], ratedCurrent: null };
   const { voltage, current } = connectionFor(motor, needs.supply.voltage);
-  const size = needs.practice.driveSizes(voltage).value.find((s) => s.current * needs.place.driveDerating >= current * 0.999);
-  return size ? { name: `Drive ${size.name}`, ratedCurrent: size.current } : { name: 'Drive above the generic ladder', ratedCurrent: null };
+  const size = needs.practice
+    .driveSizes(voltage)
+    .value.find((s) => s.current * needs.place.driveDerating >= current * 0.999);
+  return size
+    ? { name: `Drive ${size.name}`, ratedCurrent: size.current }
+    : { name: 'Drive above the generic ladder', ratedCurrent: null };
 }
 
 export const methodNames: Readonly<Record<Method, string>> = {
@@ -97,7 +108,15 @@ function verdictsOf(needs: Needs, judged: Judged, entry: number, i: number, moto
   });
 }
 
-const numeric: ReadonlySet<Requirement> = new Set(['power', 'voltage', 'speed', 'supply', 'starting-torque', 'turndown', 'winding']);
+const numeric: ReadonlySet<Requirement> = new Set([
+  'power',
+  'voltage',
+  'speed',
+  'supply',
+  'starting-torque',
+  'turndown',
+  'winding',
+]);
 
 const restsOn: Readonly<Record<Requirement, readonly FigureId[]>> = {
   power: ['load.requiredPower', 'place.motorDerating'],
@@ -130,9 +149,13 @@ function sentence(
   switch (requirement) {
     case 'power': {
       const asked = rated / (1 + margin);
-      if (outcome === 'pass') return `${power(rated)} left after heat and height, ${power(asked)} asked with the margin.`;
+      if (outcome === 'pass')
+        return `${power(rated)} left after heat and height, ${power(asked)} asked with the margin.`;
       const hottest = ambientFor(asked / motor.power, place.altitude, place.unbalanceDerating);
-      const cure = asked <= motor.power && hottest > -20 ? `It would pass up to ${writeQuantity(hottest, 'degC', 'si')}.` : `It would pass with ${percent(1 + margin)} of this load.`;
+      const cure =
+        asked <= motor.power && hottest > -20
+          ? `It would pass up to ${writeQuantity(hottest, 'degC', 'si')}.`
+          : `It would pass with ${percent(1 + margin)} of this load.`;
       return `${power(rated)} left after heat and height, but ${power(asked)} is asked. ${cure}`;
     }
     case 'voltage': {
@@ -148,7 +171,8 @@ function sentence(
       const direct = directSpeed(needs, judged.columns, i);
       const n = settledSpeed(needs, method, direct);
       const off = `${((n / load.speed - 1) * 100).toFixed(1)} %`;
-      if (method !== 'drive') return `Runs at ${writeQuantity(n, 'rpm')} with this load; ${writeQuantity(load.speed, 'rpm')} is wanted (${off}).`;
+      if (method !== 'drive')
+        return `Runs at ${writeQuantity(n, 'rpm')} with this load; ${writeQuantity(load.speed, 'rpm')} is wanted (${off}).`;
       return `${writeQuantity(n, 'rpm')} is ${percent(n / motor.speed)} of its rated speed on a drive; it may turn ${writeQuantity(motor.maxSpeed, 'rpm')}.`;
     }
     case 'enclosure':
@@ -197,6 +221,9 @@ function windingSentence(outcome: Outcome, margin: number, needs: Needs, motor: 
       ? 'Accepted by house rule as of modern make.'
       : `${facts}, but the cable is no longer than ${unfilteredLength(needs)} m.`;
   }
-  if (outcome === 'caution') return `${facts}: keep the cable below ${unfilteredLength(needs)} m, fit a dV/dt filter, or take an inverter-duty motor.`;
-  return needs.rules.inverterDuty === 'plate' ? 'The house rule wants inverter duty on the plate.' : `${facts}: at this voltage take an inverter-duty motor.`;
+  if (outcome === 'caution')
+    return `${facts}: keep the cable below ${unfilteredLength(needs)} m, fit a dV/dt filter, or take an inverter-duty motor.`;
+  return needs.rules.inverterDuty === 'plate'
+    ? 'The house rule wants inverter duty on the plate.'
+    : `${facts}: at this voltage take an inverter-duty motor.`;
 }

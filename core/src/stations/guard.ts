@@ -15,24 +15,47 @@ export function tellGuard(walk: Walk, subject: Subject): void {
   const table = practice.tableCurrent(power, voltage, current);
   if (table) w.stated('guard.tableCurrent', 'A', q(table.value, 'A'), table.source, { symbol: 'I_t' });
   else {
-    w.finding('guard.no-table-current', 'caution', `The code’s table has no current for ${writeQuantity(power, 'W')} at ${writeQuantity(voltage, 'V')}: the plate current is used, and a licensed electrician decides.`, {});
+    w.finding(
+      'guard.no-table-current',
+      'caution',
+      `The code’s table has no current for ${writeQuantity(power, 'W')} at ${writeQuantity(voltage, 'V')}: the plate current is used, and a licensed electrician decides.`,
+      {},
+    );
   }
   const basis = input.rules?.conductorBasis ?? practice.conductorBasis;
-  w.figure('guard.conductorCurrent', conductorCurrent, {
-    k: prescribed(q(practice.conductorFactor.value, '1'), practice.conductorFactor.source),
-    I: basis === 'table' && table ? 'guard.tableCurrent' : subject.current,
-  }, { source: practice.conductorFactor.source });
+  w.figure(
+    'guard.conductorCurrent',
+    conductorCurrent,
+    {
+      k: prescribed(q(practice.conductorFactor.value, '1'), practice.conductorFactor.source),
+      I: basis === 'table' && table ? 'guard.tableCurrent' : subject.current,
+    },
+    { source: practice.conductorFactor.source },
+  );
 
   const insideDelta = subject.method === 'star-delta';
   w.figure('guard.overloadDial', overloadDial, {
-    c: prescribed(q(insideDelta ? 1 / Math.sqrt(3) : 1, '1'), definition('Overload relay', insideDelta ? 'inside the delta: 1/√3 = 0.58' : 'in the line')),
+    c: prescribed(
+      q(insideDelta ? 1 / Math.sqrt(3) : 1, '1'),
+      definition('Overload relay', insideDelta ? 'inside the delta: 1/√3 = 0.58' : 'in the line'),
+    ),
     I_n: subject.current,
   });
   const rule = practice.overload(subject.serviceFactor);
   const reference = practice.id === 'iec' || insideDelta ? 'guard.overloadDial' : subject.current;
-  w.figure('guard.overloadTrip', overloadTrip, { k: prescribed(q(rule.trip, '1'), rule.source), I: reference }, { source: rule.source });
+  w.figure(
+    'guard.overloadTrip',
+    overloadTrip,
+    { k: prescribed(q(rule.trip, '1'), rule.source), I: reference },
+    { source: rule.source },
+  );
   if (rule.maximum !== undefined) {
-    w.figure('guard.overloadMaximum', overloadTrip, { k: prescribed(q(rule.maximum, '1'), rule.source), I: reference }, { source: rule.source });
+    w.figure(
+      'guard.overloadMaximum',
+      overloadTrip,
+      { k: prescribed(q(rule.maximum, '1'), rule.source), I: reference },
+      { source: rule.source },
+    );
   }
   w.finding(
     'guard.dial',
@@ -42,10 +65,15 @@ export function tellGuard(walk: Walk, subject: Subject): void {
       : 'Many relays have the factor built in and are dialled at the plate current: dialling 125 % on such a one permits about 150 %. The higher maximum is only for a motor that cannot otherwise start.',
     { figures: ['guard.overloadDial', 'guard.overloadTrip'], source: rule.source },
   );
-  w.finding('guard.no-coordination', 'note', 'Coordination (type 1 or 2) is never inferred from ratings: take a combination tested together at this voltage, and ask for the available fault current first.', {
-    fields: ['supply.source'],
-    figures: w.figures.has('start.faultCurrent') ? ['start.faultCurrent'] : [],
-  });
+  w.finding(
+    'guard.no-coordination',
+    'note',
+    'Coordination (type 1 or 2) is never inferred from ratings: take a combination tested together at this voltage, and ask for the available fault current first.',
+    {
+      fields: ['supply.source'],
+      figures: w.figures.has('start.faultCurrent') ? ['start.faultCurrent'] : [],
+    },
+  );
 }
 
 export function guardKey({ w }: Walk): string {

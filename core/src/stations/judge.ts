@@ -82,18 +82,30 @@ export function judge(needs: Needs, motors: readonly Motor[], methods: readonly 
       }
       worst[entry] = bad;
       lifeCycle[entry] = lifeCycleCost(needs, columns, i, method, direct, ratios);
-      rank[entry] = bad === code.fail ? shortfall : rankValue(needs, motor, method, lifeCycle[entry] ?? 0, margins[entry * R] ?? 0);
+      rank[entry] =
+        bad === code.fail ? shortfall : rankValue(needs, motor, method, lifeCycle[entry] ?? 0, margins[entry * R] ?? 0);
     }
   }
   const order = Int32Array.from({ length: entries }, (_, e) => e).sort(
-    (a, b) => (worst[a] ?? 0) - (worst[b] ?? 0) || (rank[a] ?? 0) - (rank[b] ?? 0) || (lifeCycle[a] ?? 0) - (lifeCycle[b] ?? 0) || a - b,
+    (a, b) =>
+      (worst[a] ?? 0) - (worst[b] ?? 0) ||
+      (rank[a] ?? 0) - (rank[b] ?? 0) ||
+      (lifeCycle[a] ?? 0) - (lifeCycle[b] ?? 0) ||
+      a - b,
   );
   return { columns, methods, outcomes, margins, worst, lifeCycle, order };
 }
 
 /** Where motor i would run straight on the line, r/min. */
 export const directSpeed = (needs: Needs, c: MotorColumns, i: number): number =>
-  meetingSpeed(c.synchronous[i] ?? 0, c.speed[i] ?? 0, c.ratedTorque[i] ?? 0, needs.load.speed, needs.load.torque, needs.load.shape);
+  meetingSpeed(
+    c.synchronous[i] ?? 0,
+    c.speed[i] ?? 0,
+    c.ratedTorque[i] ?? 0,
+    needs.load.speed,
+    needs.load.torque,
+    needs.load.shape,
+  );
 
 /** Speed the motor settles at with a method: a drive holds what is asked, everything else runs where motor and load meet. */
 export const settledSpeed = (needs: Needs, method: Method, direct: number): number =>
@@ -135,7 +147,8 @@ function judgeOne(
   if (speed.variable) set('speed-control', drive ? code.pass : code.fail, 0);
   const voltage = supply.voltage ?? connectionFor(motor, undefined).voltage;
   const start = startAtStandstill(needs, c, i, motor, method, voltage);
-  if (start.dip !== undefined) set('supply', start.dip <= rules.maxDip ? code.pass : code.fail, 1 - start.dip / rules.maxDip);
+  if (start.dip !== undefined)
+    set('supply', start.dip <= rules.maxDip ? code.pass : code.fail, 1 - start.dip / rules.maxDip);
   else set('supply', drive || motor.power <= 4000 ? code.pass : code.caution, 0);
   const reserve = start.torque / (load.torque * load.breakaway || 1e-9) - 1;
   set('starting-torque', reserve < 0 ? code.fail : reserve < 0.1 ? code.caution : code.pass, reserve);
@@ -163,7 +176,15 @@ function neededRating(needs: Needs, c: MotorColumns, i: number, n: number, drive
   return drive && n < rated ? (power * rated) / n : power;
 }
 
-function judgeSpeed(needs: Needs, c: MotorColumns, i: number, motor: Motor, n: number, drive: boolean, set: Setter): void {
+function judgeSpeed(
+  needs: Needs,
+  c: MotorColumns,
+  i: number,
+  motor: Motor,
+  n: number,
+  drive: boolean,
+  set: Setter,
+): void {
   const rated = c.speed[i] ?? 0;
   if (!drive) {
     const off = Math.abs(n / needs.load.speed - 1);
@@ -172,7 +193,11 @@ function judgeSpeed(needs: Needs, c: MotorColumns, i: number, motor: Motor, n: n
   }
   const share = n / rated;
   const within = n <= motor.maxSpeed;
-  set('speed', !within || share > 2 ? code.fail : share <= 1.06 && share >= 0.7 ? code.pass : code.caution, motor.maxSpeed / n - 1);
+  set(
+    'speed',
+    !within || share > 2 ? code.fail : share <= 1.06 && share >= 0.7 ? code.pass : code.caution,
+    motor.maxSpeed / n - 1,
+  );
 }
 
 function judgeWinding(needs: Needs, motor: Motor, voltage: number, set: Setter): void {
@@ -201,10 +226,16 @@ export function turndownSpeedOf(needs: Needs, motor: Pick<Motor, 'speed' | 'turn
 }
 
 /** The connection whose voltage lies nearest the supply's; the last (highest) where no supply is known. */
-export function connectionFor(motor: Motor, supply: number | undefined): { readonly voltage: number; readonly current: number } {
+export function connectionFor(
+  motor: Motor,
+  supply: number | undefined,
+): { readonly voltage: number; readonly current: number } {
   const last = motor.connections.at(-1) ?? { voltage: 0, current: 0 };
   if (supply === undefined) return last;
-  return motor.connections.reduce((a, b) => (Math.abs(supply / b.voltage - 1) < Math.abs(supply / a.voltage - 1) ? b : a), last);
+  return motor.connections.reduce(
+    (a, b) => (Math.abs(supply / b.voltage - 1) < Math.abs(supply / a.voltage - 1) ? b : a),
+    last,
+  );
 }
 
 export function sameFrame(old: string, frame: string | null): boolean {
@@ -212,7 +243,8 @@ export function sameFrame(old: string, frame: string | null): boolean {
 }
 
 /** Overload a drive must hold for a minute: 150 % for constant torque, 120 % for variable torque, more where the case asks. */
-export const driveOverload = (needs: Needs): number => Math.max(isVariableTorque(needs.load.shape) ? 1.2 : 1.5, needs.load.overload);
+export const driveOverload = (needs: Needs): number =>
+  Math.max(isVariableTorque(needs.load.shape) ? 1.2 : 1.5, needs.load.overload);
 
 interface Standstill {
   readonly current: number;
@@ -221,14 +253,22 @@ interface Standstill {
 }
 
 /** Current, torque and dip at standstill, by the same laws that Start narrates. */
-function startAtStandstill(needs: Needs, c: MotorColumns, i: number, motor: Motor, method: Method, voltage: number): Standstill {
+function startAtStandstill(
+  needs: Needs,
+  c: MotorColumns,
+  i: number,
+  motor: Motor,
+  method: Method,
+  voltage: number,
+): Standstill {
   const connection = connectionFor(motor, voltage);
   const top = motor.connections.at(-1)?.voltage ?? connection.voltage;
   const locked = (motor.lockedRotorCurrent * top) / connection.voltage;
   const zs = needs.supply.impedance;
   const z = connection.voltage / (Math.sqrt(3) * locked);
   const lockedTorque = c.lockedRotorTorque[i] ?? 0;
-  const dipOf = (current: number): number | undefined => (zs === undefined ? undefined : (Math.sqrt(3) * current * zs) / voltage);
+  const dipOf = (current: number): number | undefined =>
+    zs === undefined ? undefined : (Math.sqrt(3) * current * zs) / voltage;
   if (method === 'drive') {
     const k = driveOverload(needs);
     const current = k * connection.current;
@@ -262,7 +302,14 @@ function yearRatios(needs: Needs): readonly YearRatio[] {
 }
 
 /** Price index of motor and starter plus the present value of the energy over the years. */
-function lifeCycleCost(needs: Needs, c: MotorColumns, i: number, method: Method, direct: number, ratios: readonly YearRatio[]): number {
+function lifeCycleCost(
+  needs: Needs,
+  c: MotorColumns,
+  i: number,
+  method: Method,
+  direct: number,
+  ratios: readonly YearRatio[],
+): number {
   const rated = c.power[i] ?? 0;
   const eta = (needs.rules.efficiencyBasis === 'minimum' ? c.efficiencyMinimum[i] : c.efficiency[i]) ?? 0.9;
   const n = settledSpeed(needs, method, direct);
@@ -274,7 +321,14 @@ function lifeCycleCost(needs: Needs, c: MotorColumns, i: number, method: Method,
 }
 
 /** Electrical input in W at one row of the year: behind a drive by speed, else along the present control's curve. */
-export function inputOf(full: number, rated: number, eta: number, method: Method, driven: number, present: number): number {
+export function inputOf(
+  full: number,
+  rated: number,
+  eta: number,
+  method: Method,
+  driven: number,
+  present: number,
+): number {
   if (method !== 'drive') return (full * present) / partLoad(full / rated, eta);
   const x = Math.max((full * driven) / rated, 1e-6);
   return (full * driven) / (partLoad(x, eta) * driveShare(x));
@@ -297,9 +351,12 @@ function rankValue(needs: Needs, motor: Motor, method: Method, lifeCycle: number
 export const outcomeOf = (n: number): Outcome => (n >= code.fail ? 'fail' : n === code.caution ? 'caution' : 'pass');
 
 /** Outcome and margin of one requirement for an entry; undefined where it does not apply. */
-export function entryVerdict(judged: Judged, entry: number, requirement: Requirement): { readonly outcome: Outcome; readonly margin: number } | undefined {
+export function entryVerdict(
+  judged: Judged,
+  entry: number,
+  requirement: Requirement,
+): { readonly outcome: Outcome; readonly margin: number } | undefined {
   const index = entry * R + at[requirement];
   const outcome = judged.outcomes[index] ?? code.none;
   return outcome === code.none ? undefined : { outcome: outcomeOf(outcome), margin: judged.margins[index] ?? 0 };
 }
-

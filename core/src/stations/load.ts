@@ -62,11 +62,16 @@ export function findLoad(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
   const demand = load?.demand;
   if (!load || !demand) {
     w.want('load.demand');
-    missingLoad(w, 'There is no load yet: give power, torque or a pull at a radius, and the speed of the driven shaft.');
+    missingLoad(
+      w,
+      'There is no load yet: give power, torque or a pull at a radius, and the speed of the driven shaft.',
+    );
     return undefined;
   }
   const facts = machineFacts[load.machine ?? 'other'];
-  const why = load.machine ? `usual for a ${load.machine.replaceAll('-', ' ')}` : 'no machine named; a constant-torque load is taken';
+  const why = load.machine
+    ? `usual for a ${load.machine.replaceAll('-', ' ')}`
+    : 'no machine named; a constant-torque load is taken';
   const shape: LoadShape = shapeOf(load.shape, facts);
   const train = trainOf(load.train);
   drivenShaft(walk, demand, train.i, plate);
@@ -80,7 +85,11 @@ export function findLoad(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
       ? { ...assumed('load.breakaway', q(facts.breakaway, '1'), why), source: machineSource }
       : field('load.breakaway', q(load.breakaway, '1'));
   w.figure('load.breakawayTorque', breakawayTorque, { T_m: 'load.motorTorque', k_b: breakaway });
-  if (load.inertia) w.figure('load.inertiaAtMotor', inertiaThroughTrain, { J_L: field('load.inertia', load.inertia.value, load.inertia.text), i: train.i });
+  if (load.inertia)
+    w.figure('load.inertiaAtMotor', inertiaThroughTrain, {
+      J_L: field('load.inertia', load.inertia.value, load.inertia.text),
+      i: train.i,
+    });
   notYetUsed(walk);
 
   const torque = w.value('load.motorTorque');
@@ -121,7 +130,11 @@ function trainOf(train: NonNullable<Case['load']>['train']): { readonly i: Given
       : field('load.train.ratio', q(train.ratio, '1'));
   const eta =
     train?.efficiency === undefined
-      ? assumed('load.train.efficiency', q(trainEfficiency[kind], '1'), kind === 'direct' ? 'direct drive loses nothing' : `usual for a ${kind}`)
+      ? assumed(
+          'load.train.efficiency',
+          q(trainEfficiency[kind], '1'),
+          kind === 'direct' ? 'direct drive loses nothing' : `usual for a ${kind}`,
+        )
       : field('load.train.efficiency', q(train.efficiency, '1'));
   return { i, eta };
 }
@@ -129,9 +142,12 @@ function trainOf(train: NonNullable<Case['load']>['train']): { readonly i: Given
 /** Torque, speed and power at the driven shaft, from whichever two are known. */
 function drivenShaft(walk: Walk, demand: Demand, i: Given<'1'>, plate: PlateFacts): void {
   const { w } = walk;
-  const at = <U extends UnitId>(name: string, quantity: { readonly value: Q<U>; readonly text: string } | undefined): Given<U> =>
-    field(`load.demand.${name}`, quantity?.value, quantity?.text);
-  const eta = (value: number | undefined): Given<'1'> => field('load.demand.efficiency', value === undefined ? undefined : q(value, '1'));
+  const at = <U extends UnitId>(
+    name: string,
+    quantity: { readonly value: Q<U>; readonly text: string } | undefined,
+  ): Given<U> => field(`load.demand.${name}`, quantity?.value, quantity?.text);
+  const eta = (value: number | undefined): Given<'1'> =>
+    field('load.demand.efficiency', value === undefined ? undefined : q(value, '1'));
 
   switch (demand.kind) {
     case 'power':
@@ -154,18 +170,31 @@ function drivenShaft(walk: Walk, demand: Demand, i: Given<'1'>, plate: PlateFact
       const rho = demand.density
         ? at('density', demand.density)
         : assumed('load.demand.density', q(1000, 'kg/m3'), 'cold water');
-      w.figure('load.power', pumpPower, { rho, Q: at('flow', demand.flow), H: at('head', demand.head), eta: eta(demand.efficiency) });
+      w.figure('load.power', pumpPower, {
+        rho,
+        Q: at('flow', demand.flow),
+        H: at('head', demand.head),
+        eta: eta(demand.efficiency),
+      });
       w.figure('load.torque', torqueFromPower, { P: 'load.power', n: 'load.speed' });
       return;
     }
     case 'fan':
       speedOf(walk, demand.speed, i, plate);
-      w.figure('load.power', fanPower, { Q: at('flow', demand.flow), p: at('pressure', demand.pressure), eta: eta(demand.efficiency) });
+      w.figure('load.power', fanPower, {
+        Q: at('flow', demand.flow),
+        p: at('pressure', demand.pressure),
+        eta: eta(demand.efficiency),
+      });
       w.figure('load.torque', torqueFromPower, { P: 'load.power', n: 'load.speed' });
       return;
     case 'hoist':
       w.figure('load.speed', drumSpeed, { v: at('speed', demand.speed), D: at('drumDiameter', demand.drumDiameter) });
-      w.figure('load.power', hoistPower, { m: at('mass', demand.mass), v: at('speed', demand.speed), eta: eta(demand.efficiency) });
+      w.figure('load.power', hoistPower, {
+        m: at('mass', demand.mass),
+        v: at('speed', demand.speed),
+        eta: eta(demand.efficiency),
+      });
       w.figure('load.torque', torqueFromPower, { P: 'load.power', n: 'load.speed' });
       return;
     case 'conveyor':
@@ -181,7 +210,12 @@ function drivenShaft(walk: Walk, demand: Demand, i: Given<'1'>, plate: PlateFact
 }
 
 /** Speed of the driven shaft: given, else from the old motor's full-load speed, else from a four-pole motor's synchronous speed. */
-function speedOf({ w, input, practice }: Walk, given: { readonly value: Q<'rpm'>; readonly text: string } | undefined, i: Given<'1'>, plate: PlateFacts): void {
+function speedOf(
+  { w, input, practice }: Walk,
+  given: { readonly value: Q<'rpm'>; readonly text: string } | undefined,
+  i: Given<'1'>,
+  plate: PlateFacts,
+): void {
   if (given) {
     w.given('load.speed', 'rpm', 'load.demand.speed', given.value);
     return;
@@ -189,8 +223,16 @@ function speedOf({ w, input, practice }: Walk, given: { readonly value: Q<'rpm'>
   const f = input.supply?.frequency?.value ?? practice.frequency;
   const n: Given<'rpm'> =
     plate.speed !== undefined
-      ? assumed('load.demand.speed', q(plate.speed, 'rpm'), 'left out: the old motor’s full-load speed through the train')
-      : assumed('load.demand.speed', q((120 * f) / 4, 'rpm'), 'left out and no plate: synchronous speed of four poles, the general choice');
+      ? assumed(
+          'load.demand.speed',
+          q(plate.speed, 'rpm'),
+          'left out: the old motor’s full-load speed through the train',
+        )
+      : assumed(
+          'load.demand.speed',
+          q((120 * f) / 4, 'rpm'),
+          'left out and no plate: synchronous speed of four poles, the general choice',
+        );
   w.figure('load.speed', drivenSpeed, { n_m: n, i });
 }
 
@@ -198,7 +240,10 @@ function speedOf({ w, input, practice }: Walk, given: { readonly value: Q<'rpm'>
 function margin({ input, rules, w }: Walk): void {
   const own = input.rules?.sizingMargin;
   const dirt = input.place?.dirt;
-  const raised = own === undefined && dirt !== undefined && dirt !== 'clean' ? Math.max(rules.sizingMargin, 1.15) : rules.sizingMargin;
+  const raised =
+    own === undefined && dirt !== undefined && dirt !== 'clean'
+      ? Math.max(rules.sizingMargin, 1.15)
+      : rules.sizingMargin;
   const source = houseRule(houseRules.sizingMargin.title, houseRules.sizingMargin.reason);
   w.stated('load.margin', '1', q(raised, '1'), source, {
     field: raised === rules.sizingMargin ? 'rules.sizingMargin' : 'place.dirt',

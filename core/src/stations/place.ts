@@ -26,10 +26,14 @@ export function surveyPlace(walk: Walk): PlaceNeeds {
     input.supply?.unbalance === undefined
       ? assumed('supply.unbalance', q(0, '1'), 'no unbalance given: a balanced supply')
       : field('supply.unbalance', q(input.supply.unbalance, '1'));
-  const driveAmbient = place?.driveAmbient ? field('place.driveAmbient', place.driveAmbient.value, place.driveAmbient.text) : ambient;
+  const driveAmbient = place?.driveAmbient
+    ? field('place.driveAmbient', place.driveAmbient.value, place.driveAmbient.text)
+    : ambient;
 
   const dU = w.figure('place.unbalanceDerating', unbalanceDerating, { u: unbalance }) ?? 1;
-  const d = w.figure('place.motorDerating', motorDerating, { theta: ambient, h: altitude, d_u: 'place.unbalanceDerating' }) ?? 0;
+  const d =
+    w.figure('place.motorDerating', motorDerating, { theta: ambient, h: altitude, d_u: 'place.unbalanceDerating' }) ??
+    0;
   const driveLaw = rules.driveAltitude === 'current' ? driveDeratingByCurrent : driveDeratingByTemperature;
   const dDrive = w.figure('place.driveDerating', driveLaw, { theta: driveAmbient, h: altitude }) ?? 0;
 
@@ -39,7 +43,10 @@ export function surveyPlace(walk: Walk): PlaceNeeds {
     water: place?.water ?? 'dry',
     corrosive: place?.corrosive ?? false,
   });
-  for (const [path, given] of [['place.dirt', place?.dirt], ['place.water', place?.water]] as const) {
+  for (const [path, given] of [
+    ['place.dirt', place?.dirt],
+    ['place.water', place?.water],
+  ] as const) {
     if (given === undefined) w.want(path);
   }
   oldEnclosure(walk, enclosures.value);
@@ -63,9 +70,14 @@ function heatAndHeight({ w }: Walk, ambient: number, drive: number, altitude: nu
     );
   }
   if (drive > 50 || ambient > 60) {
-    w.finding('place.hot', 'caution', `Beyond 50 °C at a drive or 60 °C at a motor the sums here no longer hold: move it, cool it, or ask the maker.`, {
-      fields: [drive > 50 ? 'place.driveAmbient' : 'place.ambient'],
-    });
+    w.finding(
+      'place.hot',
+      'caution',
+      `Beyond 50 °C at a drive or 60 °C at a motor the sums here no longer hold: move it, cool it, or ask the maker.`,
+      {
+        fields: [drive > 50 ? 'place.driveAmbient' : 'place.ambient'],
+      },
+    );
   }
   if (altitude > 1000) {
     const more =

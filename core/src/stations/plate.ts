@@ -101,7 +101,8 @@ function pairsOf(block: Block): Pair[] {
   return (block.voltage?.groups ?? []).flatMap((group, index) =>
     group.map((voltage, n) => {
       const matching = currents?.length === block.voltage?.groups.length ? currents?.[index] : undefined;
-      const current = matching && (matching.length === group.length ? matching[n] : n === group.length - 1 ? matching[0] : undefined);
+      const current =
+        matching && (matching.length === group.length ? matching[n] : n === group.length - 1 ? matching[0] : undefined);
       return { voltage, current, index };
     }),
   );
@@ -148,9 +149,14 @@ function speedOf({ w }: Walk, block: Block, index: number): Q<'rpm'> | undefined
   if (!speeds) return undefined;
   const flat = speeds.flat();
   if (flat.length > 1 && speeds.length !== block.voltage?.groups.length) {
-    w.finding('plate.two-speed', 'note', `Several speeds on the plate (${block.speed?.text ?? ''}): a two-speed motor. The highest is used here.`, {
-      fields: ['plate.speed'],
-    });
+    w.finding(
+      'plate.two-speed',
+      'note',
+      `Several speeds on the plate (${block.speed?.text ?? ''}): a two-speed motor. The highest is used here.`,
+      {
+        fields: ['plate.speed'],
+      },
+    );
     return flat.reduce((a, b) => (b > a ? b : a));
   }
   return valueAt(speeds, index);
@@ -160,7 +166,12 @@ function valueAt<T>(groups: readonly (readonly T[])[] | undefined, index: number
   return (groups?.[index] ?? groups?.[0])?.at(-1);
 }
 
-function polesAndSlip(w: Workings, frequency: number | undefined, path: string, frequencyPath: string): number | undefined {
+function polesAndSlip(
+  w: Workings,
+  frequency: number | undefined,
+  path: string,
+  frequencyPath: string,
+): number | undefined {
   const f = frequency === undefined ? undefined : q(frequency, 'Hz');
   const speed = w.value('plate.ratedSpeed');
   if (speed === undefined) return undefined;
@@ -172,7 +183,10 @@ function polesAndSlip(w: Workings, frequency: number | undefined, path: string, 
     }
     return undefined;
   }
-  const synchronous = w.figure('plate.synchronousSpeed', synchronousSpeed, { f: field(frequencyPath, f), p: 'plate.poles' });
+  const synchronous = w.figure('plate.synchronousSpeed', synchronousSpeed, {
+    f: field(frequencyPath, f),
+    p: 'plate.poles',
+  });
   if (synchronous !== undefined && speed >= synchronous) {
     const equal = speed === synchronous;
     notBelow(
@@ -201,7 +215,8 @@ function efficiencyAndPowerFactor({ w, practice }: Walk, plate: PlateOf): void {
   const I = 'plate.connectedCurrent';
   const P = 'plate.ratedPower';
   if (plate.efficiency !== undefined) w.given('plate.efficiency', '1', 'plate.efficiency', q(plate.efficiency, '1'));
-  if (plate.powerFactor !== undefined) w.given('plate.powerFactor', '1', 'plate.powerFactor', q(plate.powerFactor, '1'));
+  if (plate.powerFactor !== undefined)
+    w.given('plate.powerFactor', '1', 'plate.powerFactor', q(plate.powerFactor, '1'));
   if (plate.efficiency === undefined && plate.powerFactor !== undefined) {
     w.figure('plate.efficiency', efficiencyFromPlate, { P, U, I, pf: 'plate.powerFactor' });
   }
@@ -220,13 +235,16 @@ function efficiencyAndPowerFactor({ w, practice }: Walk, plate: PlateOf): void {
     w.figures.delete(id);
   }
   if (!w.figures.has('plate.efficiency')) w.want('plate.efficiency');
-  if (w.figures.has('plate.efficiency')) w.figure('plate.inputPower', inputFromEfficiency, { P, eta: 'plate.efficiency' });
-  else if (w.figures.has('plate.powerFactor')) w.figure('plate.inputPower', inputFromCurrent, { U, I, pf: 'plate.powerFactor' });
+  if (w.figures.has('plate.efficiency'))
+    w.figure('plate.inputPower', inputFromEfficiency, { P, eta: 'plate.efficiency' });
+  else if (w.figures.has('plate.powerFactor'))
+    w.figure('plate.inputPower', inputFromCurrent, { U, I, pf: 'plate.powerFactor' });
   if (plate.efficiencyMinimum !== undefined) {
     w.given('plate.efficiencyMinimum', '1', 'plate.efficiencyMinimum', q(plate.efficiencyMinimum, '1'));
   } else {
     const nominal = w.value('plate.efficiency');
-    const least = nominal === undefined ? undefined : practice.minimumEfficiency(nominal, w.value('plate.ratedPower') ?? 0);
+    const least =
+      nominal === undefined ? undefined : practice.minimumEfficiency(nominal, w.value('plate.ratedPower') ?? 0);
     if (least) w.stated('plate.efficiencyMinimum', '1', q(least.value, '1'), least.source, { symbol: 'eta_min' });
   }
 }
@@ -242,7 +260,11 @@ function lockedRotor({ practice, w }: Walk, plate: PlateOf): void {
   for (const [id, kva] of ends) {
     if (kva === undefined) continue;
     w.figure(id, lockedRotorFromCode, {
-      k: { ...prescribed(q(kva, 'kVA/hp'), band.source), field: 'plate.codeLetter', text: `code ${plate.codeLetter}: ${kva} kVA/hp` },
+      k: {
+        ...prescribed(q(kva, 'kVA/hp'), band.source),
+        field: 'plate.codeLetter',
+        text: `code ${plate.codeLetter}: ${kva} kVA/hp`,
+      },
       P: 'plate.ratedPower',
       U: 'plate.connectedVoltage',
     });
@@ -258,29 +280,49 @@ function shaftHeight({ practice, w }: Walk, frame: string): void {
       text: `${Number(height.value.toFixed(1))} mm (${Number((height.value / 25.4).toFixed(3))} in)`,
     });
   } else {
-    w.finding('plate.unreadable', 'caution', `"${frame}" is not a frame of this practice: no shaft height follows from it.`, {
-      fields: ['plate.frame'],
-    });
+    w.finding(
+      'plate.unreadable',
+      'caution',
+      `"${frame}" is not a frame of this practice: no shaft height follows from it.`,
+      {
+        fields: ['plate.frame'],
+      },
+    );
   }
   const suffix = /^\d+(?:T|U)?([A-Z]*)/i.exec(frame)?.[1]?.toUpperCase() ?? '';
   if (suffix.includes('Z')) {
-    w.finding('plate.special-shaft', 'caution', `Suffix Z on frame ${frame}: a special shaft, which usually means the original maker.`, {
-      fields: ['plate.frame'],
-    });
+    w.finding(
+      'plate.special-shaft',
+      'caution',
+      `Suffix Z on frame ${frame}: a special shaft, which usually means the original maker.`,
+      {
+        fields: ['plate.frame'],
+      },
+    );
   }
   if (suffix.includes('Y')) {
-    w.finding('plate.special-mounting', 'caution', `Suffix Y on frame ${frame}: special mounting dimensions; often it can be adapted. Measure the feet.`, {
-      fields: ['plate.frame'],
-    });
+    w.finding(
+      'plate.special-mounting',
+      'caution',
+      `Suffix Y on frame ${frame}: special mounting dimensions; often it can be adapted. Measure the feet.`,
+      {
+        fields: ['plate.frame'],
+      },
+    );
   }
 }
 
 function doubts({ w }: Walk, plate: PlateOf): void {
   const duty = plate.duty?.trim();
   if (duty && !/^(cont|s1)/i.test(duty)) {
-    w.finding('plate.short-duty', 'caution', `Duty "${duty}": a motor rated for minutes must not run all day. Choose a continuous rating unless the work is as short.`, {
-      fields: ['plate.duty'],
-    });
+    w.finding(
+      'plate.short-duty',
+      'caution',
+      `Duty "${duty}": a motor rated for minutes must not run all day. Choose a continuous rating unless the work is as short.`,
+      {
+        fields: ['plate.duty'],
+      },
+    );
   }
 }
 

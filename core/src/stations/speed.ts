@@ -15,16 +15,26 @@ export function askSpeed({ input, w }: Walk): SpeedNeeds {
     w.figure('speed.meanFlow', meanFlow(rows), { H: 'speed.hours' });
   } else w.want('speed.profile');
   if (speed?.min !== undefined && speed.max !== undefined && speed.min > speed.max) {
-    w.finding('speed.range', 'caution', 'The lowest speed is above the highest: the two are taken the other way round.', {
-      fields: ['speed.min', 'speed.max'],
-    });
+    w.finding(
+      'speed.range',
+      'caution',
+      'The lowest speed is above the highest: the two are taken the other way round.',
+      {
+        fields: ['speed.min', 'speed.max'],
+      },
+    );
   }
   const lowest = rows.reduce((least, row) => Math.min(least, row.flow), 1);
   const varies = rows.some((row) => Math.abs(row.flow - 1) > 0.02);
   if (speed?.need === 'variable' && rows.length > 0 && !varies) {
-    w.finding('drive.no-use', 'caution', 'The profile is full flow all year: speed control has nothing to save here. A drive then only starts the motor; compare a soft starter.', {
-      fields: ['speed.profile', 'speed.need'],
-    });
+    w.finding(
+      'drive.no-use',
+      'caution',
+      'The profile is full flow all year: speed control has nothing to save here. A drive then only starts the motor; compare a soft starter.',
+      {
+        fields: ['speed.profile', 'speed.need'],
+      },
+    );
   }
   const [a, b] = [speed?.min ?? lowest, speed?.max ?? 1];
   return {

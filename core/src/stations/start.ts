@@ -27,28 +27,54 @@ export function tellStart(walk: Walk, needs: Needs, subject: Subject): void {
   const { input, w } = walk;
   w.enter('start');
   const supply: Given<'V'> = field('supply.voltage', input.supply?.voltage?.value, input.supply?.voltage?.text);
-  w.figure('start.lockedRotorTorque', lockedRotorTorque, { t: subject.lockedRotorTorque, P: subject.power, n: subject.speed });
+  w.figure('start.lockedRotorTorque', lockedRotorTorque, {
+    t: subject.lockedRotorTorque,
+    P: subject.power,
+    n: subject.speed,
+  });
   if (subject.lockedRotorCurrent.value !== undefined) {
-    w.stated('start.lockedRotorCurrent', 'A', subject.lockedRotorCurrent.value, subject.lockedRotorCurrent.source ?? { kind: 'given', title: 'Code letter of the plate', fromMemory: false }, {
-      field: subject.lockedRotorCurrent.field,
-      assumed: subject.lockedRotorCurrent.assumed,
-      symbol: 'I_LR',
-    });
+    w.stated(
+      'start.lockedRotorCurrent',
+      'A',
+      subject.lockedRotorCurrent.value,
+      subject.lockedRotorCurrent.source ?? { kind: 'given', title: 'Code letter of the plate', fromMemory: false },
+      {
+        field: subject.lockedRotorCurrent.field,
+        assumed: subject.lockedRotorCurrent.assumed,
+        symbol: 'I_LR',
+      },
+    );
   }
-  w.figure('start.lockedRotorImpedance', lockedRotorImpedance, { U_r: subject.voltage, I_LR: 'start.lockedRotorCurrent' });
+  w.figure('start.lockedRotorImpedance', lockedRotorImpedance, {
+    U_r: subject.voltage,
+    I_LR: 'start.lockedRotorCurrent',
+  });
   const known = needs.supply.impedance !== undefined;
   if (!known) {
-    w.stated('start.sourceImpedance', 'ohm', q(0, 'ohm'), { kind: 'given', title: 'Nobody described the source', fromMemory: false }, {
-      field: 'supply.source',
-      assumed: 'the source is not described: current is given as on a stiff supply, and no dip is claimed',
-      symbol: 'Z_s',
-    });
+    w.stated(
+      'start.sourceImpedance',
+      'ohm',
+      q(0, 'ohm'),
+      { kind: 'given', title: 'Nobody described the source', fromMemory: false },
+      {
+        field: 'supply.source',
+        assumed: 'the source is not described: current is given as on a stiff supply, and no dip is claimed',
+        symbol: 'Z_s',
+      },
+    );
   }
   for (const method of methods) tellMethod(walk, needs, subject, method, supply, known);
   judgeSubject(walk, needs, subject);
 }
 
-function tellMethod({ w }: Walk, needs: Needs, subject: Subject, method: Method, supply: Given<'V'>, known: boolean): void {
+function tellMethod(
+  { w }: Walk,
+  needs: Needs,
+  subject: Subject,
+  method: Method,
+  supply: Given<'V'>,
+  known: boolean,
+): void {
   const shares = methodShares(method);
   const one = assumed('supply.source', q(0, '1'), 'the source is not described: no dip is counted');
   if (shares) {
@@ -86,12 +112,22 @@ function tellMethod({ w }: Walk, needs: Needs, subject: Subject, method: Method,
     w.figure(`start.${method}.peakCurrent`, driveLineCurrent, { k, I_n: subject.current });
     if (known) dip(method);
     const rated = numberAt(w.value('start.lockedRotorTorque'), subject.lockedRotorTorque.value);
-    w.figure(`start.${method}.startingTorque`, driveTorque, { k, T_r: { value: rated === undefined ? undefined : q(rated, 'N.m'), text: 'rated torque of the motor' } });
+    w.figure(`start.${method}.startingTorque`, driveTorque, {
+      k,
+      T_r: { value: rated === undefined ? undefined : q(rated, 'N.m'), text: 'rated torque of the motor' },
+    });
   }
-  w.figure(`start.${method}.breakawayMargin`, torqueReserve, { T_st: `start.${method}.startingTorque`, T_b: 'load.breakawayTorque' });
+  w.figure(`start.${method}.breakawayMargin`, torqueReserve, {
+    T_st: `start.${method}.startingTorque`,
+    T_b: 'load.breakawayTorque',
+  });
 
   function dip(of: Method): void {
-    w.figure(`start.${of}.voltageDip`, voltageDip, { I_st: `start.${of}.peakCurrent`, Z_s: 'start.sourceImpedance', U: supply });
+    w.figure(`start.${of}.voltageDip`, voltageDip, {
+      I_st: `start.${of}.peakCurrent`,
+      Z_s: 'start.sourceImpedance',
+      U: supply,
+    });
   }
 }
 
@@ -102,28 +138,51 @@ function judgeSubject({ w, rules }: Walk, needs: Needs, subject: Subject): void 
   const method = subject.method ?? 'direct';
   const margin = w.value(`start.${method}.breakawayMargin`);
   if (margin !== undefined && margin < 0) {
-    w.finding('start.stalls', 'stop', `${methodNames[method]} gives ${w.text(`start.${method}.startingTorque`)} at standstill, the load asks ${w.text('load.breakawayTorque')} to break away: it would stall. Take a drive, a motor with more starting torque, or start unloaded.`, {
-      fields: ['method', 'load.breakaway'],
-      figures: [`start.${method}.startingTorque`, 'load.breakawayTorque'],
-    });
+    w.finding(
+      'start.stalls',
+      'stop',
+      `${methodNames[method]} gives ${w.text(`start.${method}.startingTorque`)} at standstill, the load asks ${w.text('load.breakawayTorque')} to break away: it would stall. Take a drive, a motor with more starting torque, or start unloaded.`,
+      {
+        fields: ['method', 'load.breakaway'],
+        figures: [`start.${method}.startingTorque`, 'load.breakawayTorque'],
+      },
+    );
   }
   const direct = w.value('start.direct.voltageDip');
   if (direct !== undefined && direct > rules.maxDip) {
-    w.finding('start.supply-weak', method === 'direct' ? 'stop' : 'note', `Direct on line would draw ${w.text('start.direct.peakCurrent')} and dip the bus by ${percent(direct, 1)}; the house rule allows ${percent(rules.maxDip)}.`, {
-      fields: ['supply.source'],
-      figures: ['start.direct.voltageDip', 'start.direct.peakCurrent'],
-    });
+    w.finding(
+      'start.supply-weak',
+      method === 'direct' ? 'stop' : 'note',
+      `Direct on line would draw ${w.text('start.direct.peakCurrent')} and dip the bus by ${percent(direct, 1)}; the house rule allows ${percent(rules.maxDip)}.`,
+      {
+        fields: ['supply.source'],
+        figures: ['start.direct.voltageDip', 'start.direct.peakCurrent'],
+      },
+    );
   }
   if (method === 'star-delta') {
     const supply = needs.supply.voltage;
-    if (subject.deltaVoltage === null || (supply !== undefined && needs.practice.voltageFit(supply, subject.deltaVoltage).outcome === 'fail')) {
-      w.finding('start.six-leads', 'stop', `Star-delta needs both ends of three windings and delta at line voltage; ${subject.name} ${subject.deltaVoltage === null ? 'does not say it has them' : `has delta at ${writeQuantity(subject.deltaVoltage, 'V')}`}.`, {
-        fields: ['method'],
-      });
+    if (
+      subject.deltaVoltage === null ||
+      (supply !== undefined && needs.practice.voltageFit(supply, subject.deltaVoltage).outcome === 'fail')
+    ) {
+      w.finding(
+        'start.six-leads',
+        'stop',
+        `Star-delta needs both ends of three windings and delta at line voltage; ${subject.name} ${subject.deltaVoltage === null ? 'does not say it has them' : `has delta at ${writeQuantity(subject.deltaVoltage, 'V')}`}.`,
+        {
+          fields: ['method'],
+        },
+      );
     }
   }
   if (method === 'soft-starter') {
-    w.finding('start.live-output', 'note', 'A soft starter’s output is live when off: its semiconductors leak. Isolate, lock and prove dead; add a line contactor where that matters.', {});
+    w.finding(
+      'start.live-output',
+      'note',
+      'A soft starter’s output is live when off: its semiconductors leak. Isolate, lock and prove dead; add a line contactor where that matters.',
+      {},
+    );
   }
 }
 

@@ -49,7 +49,10 @@ export function subjectOf(walk: Walk, motor: Motor, method: Method | null, kind:
     speed: 'choice.ratedSpeed',
     voltage: prescribed(q(connection.voltage, 'V'), source),
     current: 'choice.ratedCurrent',
-    efficiency: prescribed(q(rules.efficiencyBasis === 'minimum' ? motor.efficiencyMinimum : motor.efficiency, '1'), source),
+    efficiency: prescribed(
+      q(rules.efficiencyBasis === 'minimum' ? motor.efficiencyMinimum : motor.efficiency, '1'),
+      source,
+    ),
     serviceFactor: motor.serviceFactor,
     serviceFactorField: undefined,
     lockedRotorCurrent: prescribed(q((motor.lockedRotorCurrent * top) / connection.voltage, 'A'), source),
@@ -83,12 +86,22 @@ export function subjectFromPlate({ input, practice, w }: Walk, plate: PlateFacts
     current: 'plate.connectedCurrent',
     efficiency: efficiency
       ? field('plate.efficiency', q(efficiency.value, '1'))
-      : { field: 'plate.efficiency', value: q(usual.value, '1'), source: usual.source, assumed: 'not on the plate: usual for its rating' },
+      : {
+          field: 'plate.efficiency',
+          value: q(usual.value, '1'),
+          source: usual.source,
+          assumed: 'not on the plate: usual for its rating',
+        },
     serviceFactor: stamped?.serviceFactor ?? 1,
     serviceFactorField: 'plate.serviceFactor',
     lockedRotorCurrent: lockedMax
       ? field('plate.codeLetter', q(lockedMax.value, 'A'))
-      : { field: 'plate.codeLetter', value: q(byTable.value, 'A'), source: byTable.source, assumed: 'no code letter: the standard’s value for the rating' },
+      : {
+          field: 'plate.codeLetter',
+          value: q(byTable.value, 'A'),
+          source: byTable.source,
+          assumed: 'no code letter: the standard’s value for the rating',
+        },
     lockedRotorTorque: {
       field: 'plate.designLetter',
       value: q(torque.value, '1'),

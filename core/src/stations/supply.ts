@@ -9,9 +9,14 @@ export function readSupply({ input, practice, w }: Walk): SupplyNeeds {
   const supply = input.supply;
   const U = supply?.voltage;
   if (supply?.phases !== undefined && supply.phases !== 3) {
-    w.finding('supply.single-phase', 'stop', 'The supply is single-phase; a three-phase motor does not start on it. Ask for a drive made for single-phase input, or a three-phase supply.', {
-      fields: ['supply.phases'],
-    });
+    w.finding(
+      'supply.single-phase',
+      'stop',
+      'The supply is single-phase; a three-phase motor does not start on it. Ask for a drive made for single-phase input, or a three-phase supply.',
+      {
+        fields: ['supply.phases'],
+      },
+    );
   }
   if (!U) w.want('supply.voltage');
   const volts = field('supply.voltage', U?.value, U?.text);
@@ -29,7 +34,10 @@ export function readSupply({ input, practice, w }: Walk): SupplyNeeds {
       impedance = w.figure('start.sourceImpedance', sourceImpedance, {
         U: volts,
         S: field('supply.source.rating', source.rating?.value, source.rating?.text),
-        x: field('supply.source.subtransientReactance', source.subtransientReactance === undefined ? undefined : q(source.subtransientReactance, '1')),
+        x: field(
+          'supply.source.subtransientReactance',
+          source.subtransientReactance === undefined ? undefined : q(source.subtransientReactance, '1'),
+        ),
       });
       break;
     case 'fault-level':
@@ -39,12 +47,19 @@ export function readSupply({ input, practice, w }: Walk): SupplyNeeds {
       });
       break;
     case 'stiff':
-      w.stated('start.sourceImpedance', 'ohm', q(0, 'ohm'), { kind: 'given', title: 'Given in supply.source', fromMemory: false }, { field: 'supply.source.kind', symbol: 'Z_s' });
+      w.stated(
+        'start.sourceImpedance',
+        'ohm',
+        q(0, 'ohm'),
+        { kind: 'given', title: 'Given in supply.source', fromMemory: false },
+        { field: 'supply.source.kind', symbol: 'Z_s' },
+      );
       impedance = 0;
       break;
     case undefined:
       w.want('supply.source');
   }
-  if (impedance !== undefined && impedance > 0) w.figure('start.faultCurrent', faultCurrent, { U: volts, Z_s: 'start.sourceImpedance' });
+  if (impedance !== undefined && impedance > 0)
+    w.figure('start.faultCurrent', faultCurrent, { U: volts, Z_s: 'start.sourceImpedance' });
   return { voltage: U?.value, frequency: supply?.frequency?.value ?? practice.frequency, impedance };
 }

@@ -1,6 +1,8 @@
 /** Whether the keyboard is in a field just now: single keys and undo then belong to the field. */
 export function inField(event: Event): boolean {
-  return event.target instanceof HTMLElement && event.target.closest('input, select, textarea, [contenteditable]') !== null;
+  return (
+    event.target instanceof HTMLElement && event.target.closest('input, select, textarea, [contenteditable]') !== null
+  );
 }
 
 class SingleKeys {

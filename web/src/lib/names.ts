@@ -36,7 +36,10 @@ const names: Readonly<Record<string, string>> = {
 export function figureName(id: string): string {
   const known = names[id];
   if (known) return known;
-  const tail = id.slice(id.lastIndexOf('.') + 1).replace(/([A-Z])/g, ' $1').toLowerCase();
+  const tail = id
+    .slice(id.lastIndexOf('.') + 1)
+    .replace(/([A-Z])/g, ' $1')
+    .toLowerCase();
   return tail.charAt(0).toUpperCase() + tail.slice(1);
 }
 
@@ -54,7 +57,18 @@ export const stationNames = {
 } as const;
 
 export type StationId = keyof typeof stationNames;
-export const stationIds: readonly StationId[] = ['plate', 'load', 'place', 'speed', 'choice', 'start', 'guard', 'drive', 'cost', 'sheet'];
+export const stationIds: readonly StationId[] = [
+  'plate',
+  'load',
+  'place',
+  'speed',
+  'choice',
+  'start',
+  'guard',
+  'drive',
+  'cost',
+  'sheet',
+];
 export const isStation = (text: string): text is StationId => Object.hasOwn(stationNames, text);
 
 /** The station on whose desk a field of the case stands. */
@@ -69,6 +83,11 @@ export function stationOfField(path: string): StationId {
 
 /** "load.demand.force" → "demand force", for lists of wanted fields. */
 export const fieldName = (path: string): string =>
-  path.split('.').slice(-2).join(' ').replace(/([A-Z])/g, ' $1').toLowerCase();
+  path
+    .split('.')
+    .slice(-2)
+    .join(' ')
+    .replace(/([A-Z])/g, ' $1')
+    .toLowerCase();
 
 export const words = (text: string): string => text.replaceAll('-', ' ');

@@ -20,21 +20,36 @@
 <header class="screen-only border-b border-rule bg-sheet">
   <div class="mx-auto flex max-w-[1440px] flex-wrap items-center gap-x-6 gap-y-1 px-4 py-2">
     <a href={resolve('/')} class="flex items-center gap-2 font-semibold">
-      <svg width="18" height="18" viewBox="0 0 32 32" aria-hidden="true"><rect width="32" height="32" rx="3" fill="var(--pine)" /><path d="M10 4v24M10 9h13l-4 4 4 4H10" fill="none" stroke="var(--on-pine)" stroke-width="3" /></svg>
+      <svg width="18" height="18" viewBox="0 0 32 32" aria-hidden="true"
+        ><rect width="32" height="32" rx="3" fill="var(--pine)" /><path
+          d="M10 4v24M10 9h13l-4 4 4 4H10"
+          fill="none"
+          stroke="var(--on-pine)"
+          stroke-width="3"
+        /></svg
+      >
       Pilgrim
     </a>
     <a href={resolve('/')} class="link no-underline hover:underline">Plant</a>
     <span class="flex-1"></span>
     <label class="flex items-center gap-2 text-[13px] text-quiet">
       Read in
-      <select class="field w-auto py-0.5 text-[13px]" onchange={(e) => (reading.system = systems[e.currentTarget.selectedIndex]?.[0] ?? 'typed')}>
+      <select
+        class="field w-auto py-0.5 text-[13px]"
+        onchange={(e) => (reading.system = systems[e.currentTarget.selectedIndex]?.[0] ?? 'typed')}
+      >
         {#each systems as [value, label] (value)}
           <option selected={reading.system === value}>{label}</option>
         {/each}
       </select>
     </label>
     <KeysHelp />
-    <button type="button" class="push px-2" aria-label={theme.dark ? 'Light theme' : 'Dark theme'} onclick={() => setDark(!theme.dark)}>
+    <button
+      type="button"
+      class="push px-2"
+      aria-label={theme.dark ? 'Light theme' : 'Dark theme'}
+      onclick={() => setDark(!theme.dark)}
+    >
       {#if theme.dark}<Sun size={16} aria-hidden="true" />{:else}<Moon size={16} aria-hidden="true" />{/if}
     </button>
   </div>

@@ -18,10 +18,14 @@
 
   const shown = $derived(
     data.positions.filter((p) =>
-      `${p.tag} ${p.name} ${p.area} ${p.machine ?? ''} ${p.choice ?? ''}`.toLowerCase().includes(query.trim().toLowerCase()),
+      `${p.tag} ${p.name} ${p.area} ${p.machine ?? ''} ${p.choice ?? ''}`
+        .toLowerCase()
+        .includes(query.trim().toLowerCase()),
     ),
   );
-  const areas = $derived([...new Set(shown.map((p) => p.area))].map((a) => [a, shown.filter((p) => p.area === a)] as const));
+  const areas = $derived(
+    [...new Set(shown.map((p) => p.area))].map((a) => [a, shown.filter((p) => p.area === a)] as const),
+  );
   const plant = $derived(data.positions[0]?.plant ?? 'My plant');
 
   onMount(() => tinykeys(window, { '/': (e) => singleKeys.apply(e, () => finder.focus()) }));
@@ -36,11 +40,18 @@
   const solved = (p: (typeof data.positions)[number]): string => {
     if (!p.stations) return 'nothing but a name';
     const open = stationIds.filter((s) => p.stations?.[s].state === 'empty');
-    return open.length === 0 ? 'solved' : `open: ${open.map((s) => stationNames[s].toLowerCase()).slice(0, 3).join(', ')}${open.length > 3 ? ' …' : ''}`;
+    return open.length === 0
+      ? 'solved'
+      : `open: ${open
+          .map((s) => stationNames[s].toLowerCase())
+          .slice(0, 3)
+          .join(', ')}${open.length > 3 ? ' …' : ''}`;
   };
 
   const cost = (p: (typeof data.positions)[number]): string =>
-    p.newEnergy !== null && p.energyPrice !== null ? `${Math.round(p.newEnergy * p.energyPrice).toLocaleString('en')} ${p.currency ?? ''}` : '—';
+    p.newEnergy !== null && p.energyPrice !== null
+      ? `${Math.round(p.newEnergy * p.energyPrice).toLocaleString('en')} ${p.currency ?? ''}`
+      : '—';
 
   async function add(event: SubmitEvent): Promise<void> {
     event.preventDefault();
@@ -63,7 +74,9 @@
       body: await file.text(),
     });
     const answer: { title?: string; detail?: string } = await response.json();
-    message = response.ok ? `${file.name} was taken.` : `${answer.title ?? 'Not taken'}: ${answer.detail ?? 'the file is not a position'}`;
+    message = response.ok
+      ? `${file.name} was taken.`
+      : `${answer.title ?? 'Not taken'}: ${answer.detail ?? 'the file is not a position'}`;
     if (response.ok) await invalidateAll();
   }
 </script>
@@ -73,15 +86,30 @@
 <main id="desk" class="mx-auto max-w-[1440px] px-4 py-4">
   <div class="mb-3 flex flex-wrap items-center gap-3">
     <h1 class="mr-4">{plant}</h1>
-    <label class="flex items-center gap-2"><span class="text-quiet">Find</span>
-      <input bind:this={finder} bind:value={query} class="field w-64" type="search" placeholder="tag, name, machine, motor" />
+    <label class="flex items-center gap-2"
+      ><span class="text-quiet">Find</span>
+      <input
+        bind:this={finder}
+        bind:value={query}
+        class="field w-64"
+        type="search"
+        placeholder="tag, name, machine, motor"
+      />
     </label>
     <span class="flex-1"></span>
     <label class="push focus-within:outline-2">
       Bring in a position
-      <input class="sr-only" type="file" accept="application/json,.json" data-testid="import" onchange={(e) => void take(e.currentTarget.files)} />
+      <input
+        class="sr-only"
+        type="file"
+        accept="application/json,.json"
+        data-testid="import"
+        onchange={(e) => void take(e.currentTarget.files)}
+      />
     </label>
-    <button type="button" class="push" data-main aria-expanded={adding} onclick={() => (adding = !adding)}>New position</button>
+    <button type="button" class="push" data-main aria-expanded={adding} onclick={() => (adding = !adding)}
+      >New position</button
+    >
   </div>
   <p class="min-h-5 text-quiet" role="status">{message}</p>
   {#if adding}
@@ -89,20 +117,28 @@
       <label>Tag <input class="field" bind:value={tag} required maxlength="60" /></label>
       <label>Name <input class="field" bind:value={name} required maxlength="200" /></label>
       <label>Area <input class="field" bind:value={area} required maxlength="200" list="areas" /></label>
-      <datalist id="areas">{#each areas as [a] (a)}<option value={a}></option>{/each}</datalist>
+      <datalist id="areas"
+        >{#each areas as [a] (a)}<option value={a}></option>{/each}</datalist
+      >
       <button class="push" data-main>Start it</button>
     </form>
   {/if}
 
   {#if data.positions.length === 0}
-    <p class="box p-6">No positions yet. Bring a plate, a pull at a radius or a motor’s current, and start a new one.</p>
+    <p class="box p-6">
+      No positions yet. Bring a plate, a pull at a radius or a motor’s current, and start a new one.
+    </p>
   {:else if shown.length === 0}
     <p class="box p-6">Nothing here is called “{query}”.</p>
   {:else}
     <div class="box overflow-x-auto">
       <table class="dense">
         <thead>
-          <tr><th><span class="sr-only">State</span></th><th>Tag</th><th>Position</th><th>Machine</th><th>Standing choice</th><th>State</th><th class="n">Energy a year</th><th>Worst finding</th></tr>
+          <tr
+            ><th><span class="sr-only">State</span></th><th>Tag</th><th>Position</th><th>Machine</th><th
+              >Standing choice</th
+            ><th>State</th><th class="n">Energy a year</th><th>Worst finding</th></tr
+          >
         </thead>
         {#each areas as [name, rows] (name)}
           <tbody>
@@ -111,13 +147,23 @@
               <tr data-testid="position">
                 <td class="w-6"><Mark state={stateOf(p)} /></td>
                 <td class="whitespace-nowrap">{p.tag}</td>
-                <td class="font-sans text-[14px]"><a class="link font-medium" href={resolve('/positions/[id]/[station]', { id: p.id, station: p.choice ? 'choice' : 'plate' })}>{p.name}</a></td>
+                <td class="font-sans text-[14px]"
+                  ><a
+                    class="link font-medium"
+                    href={resolve('/positions/[id]/[station]', { id: p.id, station: p.choice ? 'choice' : 'plate' })}
+                    >{p.name}</a
+                  ></td
+                >
                 <td>{p.machine ? words(p.machine) : '—'}</td>
                 <td>{p.choice ? words(p.choice) : '—'}</td>
                 <td>{solved(p)}</td>
                 <td class="n">{cost(p)}</td>
                 <td class="max-w-[340px]">
-                  {#if p.worst}<span class="flex gap-1.5"><Mark state={p.worst.level === 'stop' ? 'stop' : p.worst.level === 'caution' ? 'caution' : 'note'} /><span class="line-clamp-2">{p.worst.text}</span></span>{/if}
+                  {#if p.worst}<span class="flex gap-1.5"
+                      ><Mark
+                        state={p.worst.level === 'stop' ? 'stop' : p.worst.level === 'caution' ? 'caution' : 'note'}
+                      /><span class="line-clamp-2">{p.worst.text}</span></span
+                    >{/if}
                 </td>
               </tr>
             {/each}

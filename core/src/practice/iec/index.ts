@@ -20,7 +20,10 @@ export const iec: Practice = {
   words: { fullLoadCurrent: 'Iₙ', fullLoadCurrentLong: 'rated current', powerUnit: 'kW' },
   frequency: q(50, 'Hz'),
   conductorBasis: 'plate',
-  conductorFactor: { value: 1, source: commonPractice('Cable for at least the plate current (IEC 60364-4-43: I_B ≤ I_n ≤ I_z)') },
+  conductorFactor: {
+    value: 1,
+    source: commonPractice('Cable for at least the plate current (IEC 60364-4-43: I_B ≤ I_n ≤ I_z)'),
+  },
   ratings: t.efficiencies.map(([kw]) => kw * 1000),
 
   voltageFit(supply, motor) {

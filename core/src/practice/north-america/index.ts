@@ -89,7 +89,10 @@ export const northAmerica: Practice = {
   },
 
   driveSizes(voltage) {
-    const column = Math.max(0, t.tableCurrentVoltages.findLastIndex((v) => voltage >= v * 0.955));
+    const column = Math.max(
+      0,
+      t.tableCurrentVoltages.findLastIndex((v) => voltage >= v * 0.955),
+    );
     const sizes: DriveSize[] = [];
     for (const row of t.tableCurrents) {
       const current = row[column + 1];

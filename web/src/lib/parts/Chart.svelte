@@ -46,11 +46,21 @@
     const of = (name: string): string => style.getPropertyValue(name).trim();
     const text = { color: of('--ink'), fontFamily: 'Barlow', fontSize: 13 };
     const line = { lineStyle: { color: of('--rule') } };
-    const axis = { type: 'value' as const, nameLocation: 'middle' as const, nameTextStyle: text, axisLabel: text, splitLine: line, axisLine: { show: true, lineStyle: { color: of('--edge') } } };
+    const axis = {
+      type: 'value' as const,
+      nameLocation: 'middle' as const,
+      nameTextStyle: text,
+      axisLabel: text,
+      splitLine: line,
+      axisLine: { show: true, lineStyle: { color: of('--edge') } },
+    };
     return {
       animation: false,
       grid: { left: 64, right: 150, top: 16, bottom: 48 },
-      tooltip: { trigger: 'axis' as const, valueFormatter: (v: unknown) => (typeof v === 'number' ? Number(v.toPrecision(3)).toString() : '') },
+      tooltip: {
+        trigger: 'axis' as const,
+        valueFormatter: (v: unknown) => (typeof v === 'number' ? Number(v.toPrecision(3)).toString() : ''),
+      },
       xAxis: { ...axis, name: x, nameGap: 28 },
       yAxis: { ...axis, name: y, nameGap: 46 },
       series: series.map((s, i) => ({
@@ -69,7 +79,9 @@
 <figure class="box p-3">
   <figcaption class="mb-1 flex items-baseline justify-between gap-2">
     <span class="font-medium">{title}</span>
-    <button type="button" class="link screen-only text-[13px]" aria-expanded={tabled} onclick={() => (tabled = !tabled)}>{tabled ? 'hide the data' : 'data as a table'}</button>
+    <button type="button" class="link screen-only text-[13px]" aria-expanded={tabled} onclick={() => (tabled = !tabled)}
+      >{tabled ? 'hide the data' : 'data as a table'}</button
+    >
   </figcaption>
   <div bind:this={box} style="height: {height}px" role="img" aria-label={`${title}. ${summary}`}></div>
   {#if tabled}
@@ -79,7 +91,11 @@
       <tbody>
         {#each series as s (s.name)}
           {#each s.points as [px, py], i (i)}
-            <tr><td>{s.name}</td><td class="n">{Number(px.toPrecision(4))}</td><td class="n">{Number(py.toPrecision(3))}</td></tr>
+            <tr
+              ><td>{s.name}</td><td class="n">{Number(px.toPrecision(4))}</td><td class="n"
+                >{Number(py.toPrecision(3))}</td
+              ></tr
+            >
           {/each}
         {/each}
       </tbody>

@@ -8,9 +8,11 @@
   }
   let { desk, name }: Props = $props();
 
-  const plain = (value: unknown): Record<string, unknown> => (typeof value === 'object' && value !== null ? { ...value } : {});
+  const plain = (value: unknown): Record<string, unknown> =>
+    typeof value === 'object' && value !== null ? { ...value } : {};
   const changes = $derived(diff(plain(desk.conflict?.caseText), plain(desk.case)));
-  const show = (value: unknown): string => (value === undefined ? '—' : typeof value === 'string' ? value : JSON.stringify(value));
+  const show = (value: unknown): string =>
+    value === undefined ? '—' : typeof value === 'string' ? value : JSON.stringify(value);
 </script>
 
 <section class="box mb-3 border-stop p-3" aria-labelledby="conflict" data-testid="conflict">

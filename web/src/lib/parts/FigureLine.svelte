@@ -19,7 +19,12 @@
     data-figure={id}
     onclick={() => (desk().working = id)}
   >
-    <span class="text-quiet">{label ?? figureName(id)}{#if figure.assumed.length > 0}<span class="ml-1 text-[12px] text-caution">assumed</span>{:else if figure.estimate}<span class="ml-1 text-[12px] text-quiet">estimate</span>{/if}</span>
-    <span class="font-condensed font-semibold whitespace-nowrap underline decoration-rule underline-offset-2">{textOf(figure)}</span>
+    <span class="text-quiet"
+      >{label ?? figureName(id)}{#if figure.assumed.length > 0}<span class="ml-1 text-[12px] text-caution">assumed</span
+        >{:else if figure.estimate}<span class="ml-1 text-[12px] text-quiet">estimate</span>{/if}</span
+    >
+    <span class="font-condensed font-semibold whitespace-nowrap underline decoration-rule underline-offset-2"
+      >{textOf(figure)}</span
+    >
   </button>
 {/if}

@@ -4,7 +4,9 @@
   import { singleKeys } from '$lib/keys.svelte';
 
   let open = $state(false);
-  onMount(() => tinykeys(window, { 'Shift+?': (e) => singleKeys.apply(e, () => (open = !open)), Escape: () => (open = false) }));
+  onMount(() =>
+    tinykeys(window, { 'Shift+?': (e) => singleKeys.apply(e, () => (open = !open)), Escape: () => (open = false) }),
+  );
 
   const keys: readonly (readonly [string, string])[] = [
     ['Alt+1 … Alt+0', 'the ten stations'],
@@ -27,7 +29,9 @@
           {/each}
         </tbody>
       </table>
-      <label class="mt-2 flex items-center gap-2"><input type="checkbox" bind:checked={singleKeys.on} /> single keys outside fields</label>
+      <label class="mt-2 flex items-center gap-2"
+        ><input type="checkbox" bind:checked={singleKeys.on} /> single keys outside fields</label
+      >
     </div>
   {/if}
 </div>

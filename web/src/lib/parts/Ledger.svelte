@@ -24,7 +24,10 @@
     <h2>Ledger</h2>
     <p class="mb-3 border-b border-rule pb-2" data-testid="standing-choice" aria-live="polite">
       {#if result?.choice}
-        <span class="font-semibold">{result.choice.motor.name}</span>, {words(result.choice.method)}{result.choice.control.ratedCurrent ? `, ${result.choice.control.ratedCurrent} A` : ''}
+        <span class="font-semibold">{result.choice.motor.name}</span>, {words(result.choice.method)}{result.choice
+          .control.ratedCurrent
+          ? `, ${result.choice.control.ratedCurrent} A`
+          : ''}
       {:else}
         <span class="text-quiet">No motor is chosen yet.</span>
       {/if}
@@ -34,7 +37,10 @@
         {#each desk().errors as error (error.path)}
           <li class="mb-1 flex gap-2">
             <Mark state="stop" />
-            <span><button type="button" class="link" onclick={() => goto(error.path)}>{fieldName(error.path)}</button> {error.message}</span>
+            <span
+              ><button type="button" class="link" onclick={() => goto(error.path)}>{fieldName(error.path)}</button>
+              {error.message}</span
+            >
           </li>
         {/each}
       </ul>
@@ -42,7 +48,11 @@
     {#if wanted.length > 0}
       <p class="mb-3 text-quiet">
         Still wanted here:
-        {#each wanted as path, i (path)}{i > 0 ? ', ' : ' '}<button type="button" class="link" onclick={() => goto(path)}>{fieldName(path)}</button>{/each}
+        {#each wanted as path, i (path)}{i > 0 ? ', ' : ' '}<button
+            type="button"
+            class="link"
+            onclick={() => goto(path)}>{fieldName(path)}</button
+          >{/each}
       </p>
     {/if}
     <ul aria-label="Findings" data-testid="findings">
@@ -52,7 +62,9 @@
           <span>
             {finding.text}
             {#each finding.fields.slice(0, 2) as path (path)}
-              <button type="button" class="link ml-1 text-[13px]" data-goto={path} onclick={() => goto(path)}>→ {fieldName(path)}</button>
+              <button type="button" class="link ml-1 text-[13px]" data-goto={path} onclick={() => goto(path)}
+                >→ {fieldName(path)}</button
+              >
             {/each}
           </span>
         </li>

@@ -4,7 +4,15 @@
     size?: number;
   }
   let { state, size = 14 }: Props = $props();
-  const words = { empty: 'empty', enough: 'enough', caution: 'caution', stop: 'stop', pass: 'pass', fail: 'fail', note: 'note' };
+  const words = {
+    empty: 'empty',
+    enough: 'enough',
+    caution: 'caution',
+    stop: 'stop',
+    pass: 'pass',
+    fail: 'fail',
+    note: 'note',
+  };
 </script>
 
 <!-- State by shape as well as colour: ring, disc, triangle, square, dot. -->

@@ -18,11 +18,31 @@
 
   const stamps: readonly Stamp[] = $derived([
     { key: 'power', label: iec ? 'kW' : 'HP', kind: 'group', dimension: 'power', example: iec ? '15 kW' : '30 hp' },
-    { key: 'speed', label: iec ? 'min⁻¹' : 'RPM', kind: 'group', dimension: 'speed', example: iec ? '1465 rpm' : '1770 rpm' },
+    {
+      key: 'speed',
+      label: iec ? 'min⁻¹' : 'RPM',
+      kind: 'group',
+      dimension: 'speed',
+      example: iec ? '1465 rpm' : '1770 rpm',
+    },
     { key: 'phases', label: 'PH', kind: 'phases', example: '3' },
     { key: 'frequency', label: 'HZ', kind: 'quantity', dimension: 'frequency', example: iec ? '50 Hz' : '60 Hz' },
-    { key: 'voltage', label: 'VOLTS', kind: 'group', dimension: 'voltage', wide: true, example: iec ? '400/690 V' : '208-230/460 V' },
-    { key: 'current', label: iec ? 'A' : 'AMPS', kind: 'group', dimension: 'current', wide: true, example: iec ? '28.5/16.5 A' : '79-72/36 A' },
+    {
+      key: 'voltage',
+      label: 'VOLTS',
+      kind: 'group',
+      dimension: 'voltage',
+      wide: true,
+      example: iec ? '400/690 V' : '208-230/460 V',
+    },
+    {
+      key: 'current',
+      label: iec ? 'A' : 'AMPS',
+      kind: 'group',
+      dimension: 'current',
+      wide: true,
+      example: iec ? '28.5/16.5 A' : '79-72/36 A',
+    },
     { key: 'frame', label: 'FRAME', kind: 'text', example: iec ? '160L' : '286T' },
     { key: 'enclosure', label: iec ? 'IP' : 'ENCL', kind: 'text', example: iec ? 'IP55' : 'TEFC' },
     { key: 'serviceFactor', label: 'SF', kind: 'number', example: iec ? '1.0' : '1.15' },
@@ -47,7 +67,13 @@
     ['plate.lockedRotorCurrentMax', 'to'],
   ] as const;
 
-  const ringed = $derived(new Set((desk().result?.findings ?? []).filter((f) => f.station === 'plate' && f.level !== 'note').flatMap((f) => f.fields)));
+  const ringed = $derived(
+    new Set(
+      (desk().result?.findings ?? [])
+        .filter((f) => f.station === 'plate' && f.level !== 'note')
+        .flatMap((f) => f.fields),
+    ),
+  );
 
   function problemOf(s: Stamp): string | undefined {
     const typed = String(desk().value(`plate.${s.key}`) ?? '');
@@ -65,14 +91,19 @@
 
   function put(s: Stamp, typed: string): void {
     const n = Number(typed);
-    const numeric = (s.kind === 'number' || s.kind === 'phases') && typed.trim() !== '' && Number.isFinite(n) && !typed.endsWith('.');
+    const numeric =
+      (s.kind === 'number' || s.kind === 'phases') && typed.trim() !== '' && Number.isFinite(n) && !typed.endsWith('.');
     desk().set(`plate.${s.key}`, typed === '' ? undefined : numeric ? n : typed);
   }
 </script>
 
 <div class="plate" role="group" aria-label="Motor plate">
-  <svg class="rivet" style="left: 8px; top: 8px" width="10" height="10" aria-hidden="true"><circle cx="5" cy="5" r="4" fill="none" stroke="var(--on-metal)" /></svg>
-  <svg class="rivet" style="right: 8px; top: 8px" width="10" height="10" aria-hidden="true"><circle cx="5" cy="5" r="4" fill="none" stroke="var(--on-metal)" /></svg>
+  <svg class="rivet" style="left: 8px; top: 8px" width="10" height="10" aria-hidden="true"
+    ><circle cx="5" cy="5" r="4" fill="none" stroke="var(--on-metal)" /></svg
+  >
+  <svg class="rivet" style="right: 8px; top: 8px" width="10" height="10" aria-hidden="true"
+    ><circle cx="5" cy="5" r="4" fill="none" stroke="var(--on-metal)" /></svg
+  >
   <p class="title">3-phase induction motor</p>
   <div class="grid grid-cols-2 gap-x-3 gap-y-2 sm:grid-cols-4">
     {#each stamps as s (s.key)}
@@ -105,7 +136,9 @@
       {#each workedOut as [id, label] (id)}
         {@const figure = desk().figure(id)}
         {#if figure}
-          <button type="button" class="light" data-figure={id} onclick={() => (desk().working = id)}>{label} <span class="underline">{textOf(figure)}</span></button>
+          <button type="button" class="light" data-figure={id} onclick={() => (desk().working = id)}
+            >{label} <span class="underline">{textOf(figure)}</span></button
+          >
         {/if}
       {/each}
     </div>

@@ -1,5 +1,13 @@
 <script lang="ts">
-  import { dimensions, findUnit, readGroups, readQuantity, unitTextOf, writeQuantity, type Dimension } from '@pilgrim/core/quantity';
+  import {
+    dimensions,
+    findUnit,
+    readGroups,
+    readQuantity,
+    unitTextOf,
+    writeQuantity,
+    type Dimension,
+  } from '@pilgrim/core/quantity';
   import { useDesk } from '$lib/position/desk.svelte';
   import Field from './Field.svelte';
 
@@ -16,7 +24,9 @@
   const desk = useDesk();
 
   const typed = $derived(String(desk().value(path) ?? ''));
-  const reading = $derived(typed === '' ? undefined : grouped ? readGroups(dimension, typed) : readQuantity(dimension, typed));
+  const reading = $derived(
+    typed === '' ? undefined : grouped ? readGroups(dimension, typed) : readQuantity(dimension, typed),
+  );
   const error = $derived(reading && !reading.ok ? reading.message : desk().error(path));
   const echo = $derived(grouped || typed === '' ? '' : echoOf());
 
@@ -26,8 +36,14 @@
     if (!read.ok) return '';
     const spec = dimensions[dimension];
     const own = findUnit(spec, unitTextOf(typed));
-    const readings = [writeQuantity(read.value.value, spec.base, 'si'), writeQuantity(read.value.value, spec.base, 'us')];
-    return [...new Set(readings)].filter((t) => findUnit(spec, unitTextOf(t)) !== own).map((t) => `= ${t}`).join('  ');
+    const readings = [
+      writeQuantity(read.value.value, spec.base, 'si'),
+      writeQuantity(read.value.value, spec.base, 'us'),
+    ];
+    return [...new Set(readings)]
+      .filter((t) => findUnit(spec, unitTextOf(t)) !== own)
+      .map((t) => `= ${t}`)
+      .join('  ');
   }
 </script>
 

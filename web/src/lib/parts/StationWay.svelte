@@ -15,7 +15,9 @@
   const stations = $derived(desk().result?.stations);
   // The line is solid up to where the case is solved.
   const solved = $derived.by(() => {
-    const first = stationIds.findIndex((s) => !stations || stations[s].state === 'empty' || stations[s].state === 'stop');
+    const first = stationIds.findIndex(
+      (s) => !stations || stations[s].state === 'empty' || stations[s].state === 'stop',
+    );
     return first < 0 ? stationIds.length : first;
   });
 </script>
@@ -27,20 +29,26 @@
     {#each stationIds as id, i (id)}
       <li class="relative lg:pl-7">
         <span
-          class="absolute left-[6px] top-0 hidden h-full border-l-2 lg:block {i < solved ? 'border-solid border-pine' : 'border-dashed border-edge'}"
+          class="absolute top-0 left-[6px] hidden h-full border-l-2 lg:block {i < solved
+            ? 'border-solid border-pine'
+            : 'border-dashed border-edge'}"
           class:first-half={i === stationIds.length - 1}
           aria-hidden="true"
         ></span>
         <a
           href={resolve('/positions/[id]/[station]', { id: positionId, station: id })}
-          class="stop block px-2 py-1.5 {station === id ? 'box border-pine' : 'border border-transparent hover:border-rule'}"
+          class="stop block px-2 py-1.5 {station === id
+            ? 'box border-pine'
+            : 'border border-transparent hover:border-rule'}"
           aria-current={station === id ? 'step' : undefined}
           data-sveltekit-noscroll
         >
-          <span class="absolute top-[9px] left-0 hidden lg:block"><Mark state={stations?.[id].state ?? 'empty'} /></span>
+          <span class="absolute top-[9px] left-0 hidden lg:block"><Mark state={stations?.[id].state ?? 'empty'} /></span
+          >
           <span class="font-medium {station === id ? 'text-pine' : ''}">{stationNames[id]}</span>
           <span class="sr-only">({stations?.[id].state ?? 'empty'})</span>
-          <span class="block truncate font-condensed text-[13px] text-quiet">{stations?.[id].key ?? 'nothing yet'}</span>
+          <span class="block truncate font-condensed text-[13px] text-quiet">{stations?.[id].key ?? 'nothing yet'}</span
+          >
         </a>
       </li>
     {/each}

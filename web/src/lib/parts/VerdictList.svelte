@@ -20,7 +20,10 @@
         {#if v.margin !== null}
           <span class="block">{share(v.margin)}</span>
           <span class="block h-1 bg-rule" aria-hidden="true">
-            <span class="block h-1 {v.outcome === 'pass' ? 'bg-pass' : v.outcome === 'caution' ? 'bg-caution' : 'bg-stop'}" style="width: {Math.min(100, Math.max(3, Math.abs(v.margin) * 100))}%"></span>
+            <span
+              class="block h-1 {v.outcome === 'pass' ? 'bg-pass' : v.outcome === 'caution' ? 'bg-caution' : 'bg-stop'}"
+              style="width: {Math.min(100, Math.max(3, Math.abs(v.margin) * 100))}%"
+            ></span>
           </span>
         {/if}
       </span>

@@ -56,7 +56,9 @@
               <td class="n">{from ? textOf(from) : (origin?.text ?? input)}</td>
               <td>
                 {#if typeof input === 'string'}
-                  <button type="button" class="link" onclick={() => (desk().working = input)}>{figureName(input)}</button>
+                  <button type="button" class="link" onclick={() => (desk().working = input)}
+                    >{figureName(input)}</button
+                  >
                 {:else if origin?.field}
                   {@const path = origin.field}
                   <button type="button" class="link" onclick={() => goto(path)}>{path}</button>
@@ -73,15 +75,21 @@
       <p class="mb-1 text-caution"><span aria-hidden="true">▲ </span>Assumed: {a.field} = {a.value}, {a.why}.</p>
     {/each}
     {#if figure.estimate}
-      <p class="mb-1 text-quiet">An estimate{figure.band ? `, between ${figure.band.map((b) => Number(b.toPrecision(3))).join(' and ')}` : ''}.</p>
+      <p class="mb-1 text-quiet">
+        An estimate{figure.band ? `, between ${figure.band.map((b) => Number(b.toPrecision(3))).join(' and ')}` : ''}.
+      </p>
     {/if}
     <h3 class="mt-3 font-medium">Source</h3>
-    <p class="text-quiet">{cited(figure.source)} <span class="whitespace-nowrap">· {figure.source.kind.replaceAll('-', ' ')}</span></p>
+    <p class="text-quiet">
+      {cited(figure.source)} <span class="whitespace-nowrap">· {figure.source.kind.replaceAll('-', ' ')}</span>
+    </p>
     {#if dependents.length > 0}
       <h3 class="mt-3 font-medium">What depends on it</h3>
       <ul>
         {#each dependents as [other] (other)}
-          <li><button type="button" class="link" onclick={() => (desk().working = other)}>{figureName(other)}</button></li>
+          <li>
+            <button type="button" class="link" onclick={() => (desk().working = other)}>{figureName(other)}</button>
+          </li>
         {/each}
       </ul>
     {/if}

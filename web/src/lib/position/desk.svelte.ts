@@ -105,7 +105,8 @@ export class Desk {
     if (redo.length === 0) return;
     this.case = next;
     const last = this.#past.at(-1);
-    if (last?.path === path && path !== '') this.#past[this.#past.length - 1] = { path, undo: [...undo, ...last.undo], redo: [...last.redo, ...redo] };
+    if (last?.path === path && path !== '')
+      this.#past[this.#past.length - 1] = { path, undo: [...undo, ...last.undo], redo: [...last.redo, ...redo] };
     else this.#past.push({ path, undo, redo });
     this.#future = [];
     this.#touched();

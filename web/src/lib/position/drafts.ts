@@ -16,6 +16,8 @@ const open = () => openDB<Store>('pilgrim', 1, { upgrade: (db) => void db.create
 let opened: ReturnType<typeof open> | undefined;
 const store = () => (opened ??= open());
 
-export const readStoredDraft = async (study: string): Promise<Draft | undefined> => (await store()).get('drafts', study);
-export const storeDraft = async (study: string, draft: Draft): Promise<void> => void (await (await store()).put('drafts', draft, study));
+export const readStoredDraft = async (study: string): Promise<Draft | undefined> =>
+  (await store()).get('drafts', study);
+export const storeDraft = async (study: string, draft: Draft): Promise<void> =>
+  void (await (await store()).put('drafts', draft, study));
 export const dropDraft = async (study: string): Promise<void> => (await store()).delete('drafts', study);

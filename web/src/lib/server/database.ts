@@ -23,7 +23,8 @@ async function open(url: string): Promise<Sql> {
   return sql;
 }
 
-export const connect = (url: string): Sql => postgres(url, { max: 8, idle_timeout: 60, connect_timeout: 10, onnotice: () => {} });
+export const connect = (url: string): Sql =>
+  postgres(url, { max: 8, idle_timeout: 60, connect_timeout: 10, onnotice: () => {} });
 
 /** Brings the schema up to date; one migrator at a time, under an advisory lock. */
 export async function migrate(sql: Sql, folder: string): Promise<void> {

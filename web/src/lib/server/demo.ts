@@ -26,6 +26,11 @@ export async function loadDemo(sql: Sql, folder: string): Promise<void> {
     if (!given.case || !position) continue;
     const reading = readCase(given.case);
     if (!reading.ok) throw new Error(`${file}: ${reading.errors.map((e) => `${e.path}: ${e.message}`).join('; ')}`);
-    await saveRevision(sql, position.studyId, null, { caseText: given.case, read: reading.value, author: 'demo', note: 'As found' });
+    await saveRevision(sql, position.studyId, null, {
+      caseText: given.case,
+      read: reading.value,
+      author: 'demo',
+      note: 'As found',
+    });
   }
 }

@@ -1,7 +1,16 @@
 import { caseSchema, resultSchema } from '@pilgrim/core';
 import { z } from 'zod';
 import type { Sql } from './database';
-import { areaId, findPosition, findRevision, insertRevision, revisionsOf, studiesOf, type Revision, type Study } from './positions';
+import {
+  areaId,
+  findPosition,
+  findRevision,
+  insertRevision,
+  revisionsOf,
+  studiesOf,
+  type Revision,
+  type Study,
+} from './positions';
 
 const revision = z.strictObject({
   id: z.uuid(),
@@ -22,7 +31,14 @@ export const positionFile = z.strictObject({
   area: z.string().min(1).max(200),
   position: z.strictObject({ id: z.uuid(), tag: z.string().min(1).max(60), name: z.string().min(1).max(200) }),
   studies: z
-    .array(z.strictObject({ id: z.uuid(), name: z.string().max(200), head: z.uuid().nullable(), revisions: z.array(revision).max(10000) }))
+    .array(
+      z.strictObject({
+        id: z.uuid(),
+        name: z.string().max(200),
+        head: z.uuid().nullable(),
+        revisions: z.array(revision).max(10000),
+      }),
+    )
     .min(1)
     .max(100),
 });
@@ -36,10 +52,18 @@ export async function exportPosition(sql: Sql, id: string): Promise<PositionFile
       id: study.id,
       name: study.name,
       head: study.head,
-      revisions: (await revisionsOf(sql, study.id)).toReversed().map((r: Revision) => ({ ...r, createdAt: new Date(r.createdAt).toISOString() })),
+      revisions: (await revisionsOf(sql, study.id))
+        .toReversed()
+        .map((r: Revision) => ({ ...r, createdAt: new Date(r.createdAt).toISOString() })),
     })),
   );
-  return { format: 'pilgrim.position/1', plant: row.plant, area: row.area, position: { id: row.id, tag: row.tag, name: row.name }, studies };
+  return {
+    format: 'pilgrim.position/1',
+    plant: row.plant,
+    area: row.area,
+    position: { id: row.id, tag: row.tag, name: row.name },
+    studies,
+  };
 }
 
 export type Imported = { readonly ok: true; readonly id: string } | { readonly ok: false; readonly message: string };
@@ -59,7 +83,11 @@ export async function importPosition(sql: Sql, file: PositionFile): Promise<Impo
   return sql.begin(async (tx): Promise<Imported> => {
     const { id, tag, name } = file.position;
     const here = await findPosition(tx, id);
-    if (here && !here.deleted) return { ok: false, message: `${here.tag} ${here.name} is here already; delete it first to bring it back from a file` };
+    if (here && !here.deleted)
+      return {
+        ok: false,
+        message: `${here.tag} ${here.name} is here already; delete it first to bring it back from a file`,
+      };
     const area = await areaId(tx, file);
     await tx`
       insert into positions (id, area_id, tag, name) values (${id}, ${area}, ${tag}, ${name})

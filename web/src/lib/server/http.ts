@@ -49,7 +49,8 @@ export async function answer(run: () => Promise<Response>): Promise<Response> {
 /** Reads a JSON body up to a limit, without holding more than that in memory. */
 export async function readJsonBody(request: Request, limit = jsonLimit): Promise<unknown> {
   const type = request.headers.get('content-type') ?? '';
-  if (!/^application\/(json|[\w.+-]+\+json)\b/i.test(type)) throw refuse(415, 'Send JSON, with content-type application/json');
+  if (!/^application\/(json|[\w.+-]+\+json)\b/i.test(type))
+    throw refuse(415, 'Send JSON, with content-type application/json');
   const chunks: Uint8Array[] = [];
   let size = 0;
   if (request.body) {

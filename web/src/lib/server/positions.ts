@@ -113,7 +113,12 @@ async function areaId(tx: TransactionSql, { plant, area }: Pick<NewPosition, 'pl
 }
 
 /** Renames a position if it is still at the version the caller saw. */
-export async function changePosition(sql: Sql, id: string, version: number, change: { tag?: string; name?: string }): Promise<boolean> {
+export async function changePosition(
+  sql: Sql,
+  id: string,
+  version: number,
+  change: { tag?: string; name?: string },
+): Promise<boolean> {
   const done = await sql`
     update positions set tag = coalesce(${change.tag ?? null}, tag), name = coalesce(${change.name ?? null}, name), version = version + 1
     where id = ${id} and version = ${version} and deleted_at is null`;
@@ -134,7 +139,9 @@ export async function findStudy(sql: Runner, id: string): Promise<Study | undefi
 }
 
 export async function studiesOf(sql: Runner, positionId: string): Promise<Study[]> {
-  return sql<Study[]>`select id, position_id as "positionId", name, head from studies where position_id = ${positionId} order by name`;
+  return sql<
+    Study[]
+  >`select id, position_id as "positionId", name, head from studies where position_id = ${positionId} order by name`;
 }
 
 export async function createStudy(sql: Sql, positionId: string, name: string): Promise<string> {
@@ -152,7 +159,9 @@ export async function findRevision(sql: Runner, id: string): Promise<Revision | 
 }
 
 export async function revisionsOf(sql: Runner, studyId: string): Promise<Revision[]> {
-  return sql<Revision[]>`select ${revisionColumns(sql)} from revisions where study_id = ${studyId} order by created_at desc, id`;
+  return sql<
+    Revision[]
+  >`select ${revisionColumns(sql)} from revisions where study_id = ${studyId} order by created_at desc, id`;
 }
 
 export interface NewRevision {
@@ -163,10 +172,16 @@ export interface NewRevision {
   readonly note: string;
 }
 
-export type Saved = { readonly ok: true; readonly revision: Revision } | { readonly ok: false; readonly head: Revision | undefined };
+export type Saved =
+  { readonly ok: true; readonly revision: Revision } | { readonly ok: false; readonly head: Revision | undefined };
 
 /** Solves a case with this core and keeps it as the study's newest revision, if `parent` still is its head. */
-export async function saveRevision(sql: Sql, studyId: string, parent: string | null, given: NewRevision): Promise<Saved> {
+export async function saveRevision(
+  sql: Sql,
+  studyId: string,
+  parent: string | null,
+  given: NewRevision,
+): Promise<Saved> {
   const result = solve(given.read);
   return sql.begin(async (tx): Promise<Saved> => {
     const [study] = await tx<{ head: string | null }[]>`select head from studies where id = ${studyId} for update`;
@@ -174,7 +189,16 @@ export async function saveRevision(sql: Sql, studyId: string, parent: string | n
       return { ok: false, head: study?.head ? await findRevision(tx, study.head) : undefined };
     }
     const id = given.id ?? crypto.randomUUID();
-    await insertRevision(tx, { id, studyId, parent, caseText: given.caseText, result, coreVersion: result.core, author: given.author, note: given.note });
+    await insertRevision(tx, {
+      id,
+      studyId,
+      parent,
+      caseText: given.caseText,
+      result,
+      coreVersion: result.core,
+      author: given.author,
+      note: given.note,
+    });
     await tx`update studies set head = ${id} where id = ${studyId}`;
     const revision = await findRevision(tx, id);
     if (!revision) throw new Error('revision not kept');
@@ -182,7 +206,10 @@ export async function saveRevision(sql: Sql, studyId: string, parent: string | n
   });
 }
 
-export async function insertRevision(tx: TransactionSql, r: Omit<Revision, 'createdAt'> & { readonly createdAt?: string }): Promise<void> {
+export async function insertRevision(
+  tx: TransactionSql,
+  r: Omit<Revision, 'createdAt'> & { readonly createdAt?: string },
+): Promise<void> {
   await tx`
     insert into revisions (id, study_id, parent, case_text, result, core_version, author, note, created_at)
     values (${r.id}, ${r.studyId}, ${r.parent}, ${tx.json(plain(r.caseText))}, ${tx.json(plain(r.result))}, ${r.coreVersion}, ${r.author}, ${r.note}, ${r.createdAt ?? new Date().toISOString()})`;

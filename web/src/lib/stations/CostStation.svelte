@@ -24,17 +24,47 @@
     <NumberField path="money.carbon" label="Carbon, kg/kWh" placeholder="0.25" />
     <NumberField path="money.years" label="Years" placeholder="10" />
     <NumberField path="money.discountRate" label="Discount rate" placeholder="0.07" />
-    <ChoiceField path="rules.efficiencyBasis" label="Efficiency compared by" options={bases} none="guaranteed minimum" />
+    <ChoiceField
+      path="rules.efficiencyBasis"
+      label="Efficiency compared by"
+      options={bases}
+      none="guaranteed minimum"
+    />
   </div>
 </Group>
 <Group title="The year, before and after">
-  <Figures ids={['cost.oldEnergy', 'cost.newEnergy', 'cost.savedEnergy', 'cost.savedMoney', 'cost.savedCarbon', 'cost.payback', 'cost.investment', 'cost.oldRatio', 'cost.newRatio', 'cost.oldEfficiency', 'cost.newEfficiency']} empty="Bring the hours of a year on the Speed station, and a load." />
+  <Figures
+    ids={[
+      'cost.oldEnergy',
+      'cost.newEnergy',
+      'cost.savedEnergy',
+      'cost.savedMoney',
+      'cost.savedCarbon',
+      'cost.payback',
+      'cost.investment',
+      'cost.oldRatio',
+      'cost.newRatio',
+      'cost.oldEfficiency',
+      'cost.newEfficiency',
+    ]}
+    empty="Bring the hours of a year on the Speed station, and a load."
+  />
   {#if flow && profiled}
     <table class="dense mt-3">
-      <thead><tr><th class="n">Hours</th><th class="n">Flow</th><th class="n">Input now, kW</th><th class="n">Input new, kW</th></tr></thead>
+      <thead
+        ><tr
+          ><th class="n">Hours</th><th class="n">Flow</th><th class="n">Input now, kW</th><th class="n"
+            >Input new, kW</th
+          ></tr
+        ></thead
+      >
       <tbody>
         {#each flow.rows as row, i (i)}
-          <tr><td class="n">{row.hours}</td><td class="n">{(row.flow * 100).toFixed(0)} %</td><td class="n">{row.oldInput.toFixed(1)}</td><td class="n">{row.newInput.toFixed(1)}</td></tr>
+          <tr
+            ><td class="n">{row.hours}</td><td class="n">{(row.flow * 100).toFixed(0)} %</td><td class="n"
+              >{row.oldInput.toFixed(1)}</td
+            ><td class="n">{row.newInput.toFixed(1)}</td></tr
+          >
         {/each}
       </tbody>
     </table>

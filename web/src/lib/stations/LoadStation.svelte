@@ -13,11 +13,19 @@
   const curve = $derived(desk().result?.curves.torqueSpeed);
 </script>
 
-<Group title="What the machine asks" note="Nobody has a feel for horsepower; force at a radius can be measured. Isolate and lock out before you put a scale on a shaft.">
+<Group
+  title="What the machine asks"
+  note="Nobody has a feel for horsepower; force at a radius can be measured. Isolate and lock out before you put a scale on a shaft."
+>
   <div class="grid gap-3 sm:grid-cols-3">
     <ChoiceField path="load.machine" label="Machine" options={machines} />
     <ChoiceField path="load.demand.kind" label="How the load is known" options={demands} />
-    {#if kind !== 'hoist'}<QuantityField path="load.demand.speed" label="Speed of the driven shaft" dimension="speed" placeholder="from the motor" />{/if}
+    {#if kind !== 'hoist'}<QuantityField
+        path="load.demand.speed"
+        label="Speed of the driven shaft"
+        dimension="speed"
+        placeholder="from the motor"
+      />{/if}
     {#if kind === 'power'}
       <QuantityField path="load.demand.power" label="Power at the driven shaft" dimension="power" />
     {:else if kind === 'torque'}
@@ -55,7 +63,21 @@
   </div>
 </Group>
 <Group title="What follows">
-  <Figures ids={['load.torque', 'load.motorTorque', 'load.speed', 'load.motorSpeed', 'load.power', 'load.motorPower', 'load.margin', 'load.requiredPower', 'load.breakawayTorque', 'load.inertiaAtMotor']} empty="Give a pull and a radius, a torque, or a power." />
+  <Figures
+    ids={[
+      'load.torque',
+      'load.motorTorque',
+      'load.speed',
+      'load.motorSpeed',
+      'load.power',
+      'load.motorPower',
+      'load.margin',
+      'load.requiredPower',
+      'load.breakawayTorque',
+      'load.inertiaAtMotor',
+    ]}
+    empty="Give a pull and a radius, a torque, or a power."
+  />
 </Group>
 {#if curve}
   <Chart

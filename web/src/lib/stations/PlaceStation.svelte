@@ -15,12 +15,25 @@
     <ChoiceField path="place.dirt" label="Dirt" options={dirt} />
     <ChoiceField path="place.water" label="Water" options={water} />
     <ChoiceField path="place.corrosive" label="Corrosive" options={yesNo} />
-    <ChoiceField path="place.hazardous" label="Explosive gas, vapour or dust" options={yesNo} hint="Yes stops the work: the area classification comes from a competent person." />
+    <ChoiceField
+      path="place.hazardous"
+      label="Explosive gas, vapour or dust"
+      options={yesNo}
+      hint="Yes stops the work: the area classification comes from a competent person."
+    />
   </div>
 </Group>
-<Group title="Where a drive would hang" note="To about 20 hp a sealed drive can hang on the machine; above that a filtered enclosure apart (common practice).">
+<Group
+  title="Where a drive would hang"
+  note="To about 20 hp a sealed drive can hang on the machine; above that a filtered enclosure apart (common practice)."
+>
   <div class="grid gap-3 sm:grid-cols-3">
-    <QuantityField path="place.driveAmbient" label="Ambient at the drive" dimension="temperature" placeholder="same as the motor" />
+    <QuantityField
+      path="place.driveAmbient"
+      label="Ambient at the drive"
+      dimension="temperature"
+      placeholder="same as the motor"
+    />
     <ChoiceField path="place.driveLocation" label="It hangs" options={hangs} />
     <QuantityField path="place.cable.length" label="Motor cable" dimension="length" placeholder="60 m" />
   </div>

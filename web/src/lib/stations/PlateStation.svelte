@@ -7,7 +7,10 @@
   import { practices } from './options';
 </script>
 
-<Group title="The motor that is there" note="Copy the plate line by line. Groups as stamped: a slash between connections, a hyphen between usable voltages.">
+<Group
+  title="The motor that is there"
+  note="Copy the plate line by line. Groups as stamped: a slash between connections, a hyphen between usable voltages."
+>
   <PlateView />
 </Group>
 <Group title="Supply it is connected to, and whose practice">

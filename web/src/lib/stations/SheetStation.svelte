@@ -9,7 +9,11 @@
   const desk = useDesk();
   const result = $derived(desk().result);
   const candidate = $derived(result?.candidates.find((c) => c.motor.id === result.choice?.motor.id));
-  const groups = $derived(stationIds.map((s) => [s, Object.entries(result?.figures ?? {}).filter(([, f]) => f.station === s)] as const).filter(([, list]) => list.length > 0));
+  const groups = $derived(
+    stationIds
+      .map((s) => [s, Object.entries(result?.figures ?? {}).filter(([, f]) => f.station === s)] as const)
+      .filter(([, list]) => list.length > 0),
+  );
   const sections = ['supply', 'load', 'place', 'speed', 'money', 'plate'] as const;
   const cited = (s: { title: string; edition?: string; part?: string; fromMemory: boolean }): string =>
     [s.title, s.edition, s.part].filter(Boolean).join(', ') + (s.fromMemory ? ' (from memory)' : '');
@@ -17,26 +21,42 @@
   /** The case as typed, one line a field. */
   function lines(value: unknown, path: string): readonly (readonly [string, string])[] {
     if (Array.isArray(value)) return value.flatMap((v: unknown, i) => lines(v, `${path} ${i + 1}`));
-    if (typeof value === 'object' && value !== null) return Object.entries(value).flatMap(([k, v]) => lines(v, path ? `${path} ${k}` : k));
-    return value === undefined || value === null ? [] : [[path.replace(/([A-Z])/g, ' $1').toLowerCase(), String(value)]];
+    if (typeof value === 'object' && value !== null)
+      return Object.entries(value).flatMap(([k, v]) => lines(v, path ? `${path} ${k}` : k));
+    return value === undefined || value === null
+      ? []
+      : [[path.replace(/([A-Z])/g, ' $1').toLowerCase(), String(value)]];
   }
 </script>
 
 <div class="screen-only mb-3 flex items-center gap-3">
   <button type="button" class="push" data-main onclick={() => print()}>Print</button>
-  <span class="text-quiet">{desk().state === 'saved' ? 'Saved revision.' : 'Not saved yet: this sheet shows the draft.'}</span>
+  <span class="text-quiet"
+    >{desk().state === 'saved' ? 'Saved revision.' : 'Not saved yet: this sheet shows the draft.'}</span
+  >
 </div>
 <article class="box p-5 print:p-0" data-testid="sheet">
   <header class="mb-4 border-b-2 border-ink pb-2">
     <h1>{result?.name ?? String(desk().value('name') ?? 'Unnamed')}</h1>
-    <p class="text-quiet">Motor and starter selection · practice {result?.practice === 'iec' ? 'IEC' : 'North America'} · core {result?.core} · revision {desk().parent?.slice(0, 8) ?? 'none'}</p>
+    <p class="text-quiet">
+      Motor and starter selection · practice {result?.practice === 'iec' ? 'IEC' : 'North America'} · core {result?.core}
+      · revision {desk().parent?.slice(0, 8) ?? 'none'}
+    </p>
   </header>
 
   <h2>Choice</h2>
   {#if result?.choice}
     <p class="text-[1.1rem] font-semibold">{result.choice.motor.name}, {words(result.choice.method)}</p>
-    <p class="mb-2">{result.choice.motor.power}, {result.choice.motor.voltage}, {result.choice.motor.current}, {result.choice.motor.speed}, frame {result.choice.motor.frame ?? 'not standardised'}; {result.choice.control.name}{result.choice.control.ratedCurrent ? `, ${result.choice.control.ratedCurrent} A` : ''}. Generic catalogue; no maker’s product.</p>
-    <ul class="mb-2 list-disc pl-5">{#each result.choice.reasons as reason (reason)}<li>{reason}</li>{/each}</ul>
+    <p class="mb-2">
+      {result.choice.motor.power}, {result.choice.motor.voltage}, {result.choice.motor.current}, {result.choice.motor
+        .speed}, frame {result.choice.motor.frame ?? 'not standardised'}; {result.choice.control.name}{result.choice
+        .control.ratedCurrent
+        ? `, ${result.choice.control.ratedCurrent} A`
+        : ''}. Generic catalogue; no maker’s product.
+    </p>
+    <ul class="mb-2 list-disc pl-5">
+      {#each result.choice.reasons as reason (reason)}<li>{reason}</li>{/each}
+    </ul>
     {#if candidate}<div class="mb-4 text-[14px]"><VerdictList verdicts={candidate.verdicts} /></div>{/if}
   {:else}
     <p class="mb-4">None. {result?.findings[0]?.text ?? 'The case is not complete.'}</p>
@@ -45,7 +65,11 @@
   <h2>Findings</h2>
   <ul class="mb-4">
     {#each result?.findings ?? [] as f (f.id + f.text)}
-      <li class="flex gap-2 py-0.5"><span class="mt-1"><Mark state={f.level} /></span><span><span class="font-medium">{stationNames[f.station]}:</span> {f.text}</span></li>
+      <li class="flex gap-2 py-0.5">
+        <span class="mt-1"><Mark state={f.level} /></span><span
+          ><span class="font-medium">{stationNames[f.station]}:</span> {f.text}</span
+        >
+      </li>
     {:else}<li class="text-quiet">No findings.</li>{/each}
   </ul>
 
@@ -56,7 +80,11 @@
       {#if list.length > 0}
         <div class="mb-2">
           <h3 class="font-medium">{section.charAt(0).toUpperCase() + section.slice(1)}</h3>
-          <table class="dense"><tbody>{#each list as [k, v] (k)}<tr><td>{k}</td><td class="n">{v}</td></tr>{/each}</tbody></table>
+          <table class="dense">
+            <tbody
+              >{#each list as [k, v] (k)}<tr><td>{k}</td><td class="n">{v}</td></tr>{/each}</tbody
+            >
+          </table>
         </div>
       {/if}
     {/each}
@@ -66,19 +94,24 @@
   {#each groups as [station, list] (station)}
     <h3 class="mt-2 font-medium">{stationNames[station]}</h3>
     <div class="overflow-x-auto">
-    <table class="dense mb-2">
-      <thead><tr><th>Figure</th><th class="n">Value</th><th>Formula</th><th>Source</th></tr></thead>
-      <tbody>
-        {#each list as [id, f] (id)}
-          <tr>
-            <td>{figureName(id)}{id.startsWith('start.') && id.split('.').length > 2 ? ` (${words(id.split('.')[1] ?? '')})` : ''}{f.assumed.length > 0 ? ' · assumed' : f.estimate ? ' · estimate' : ''}</td>
-            <td class="n">{textOf(f)}</td>
-            <td class="max-w-[220px] break-words">{f.formula === 'given' ? 'given' : `${f.symbol} = ${f.formula}`}</td>
-            <td>{cited(f.source)}</td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
+      <table class="dense mb-2">
+        <thead><tr><th>Figure</th><th class="n">Value</th><th>Formula</th><th>Source</th></tr></thead>
+        <tbody>
+          {#each list as [id, f] (id)}
+            <tr>
+              <td
+                >{figureName(id)}{id.startsWith('start.') && id.split('.').length > 2
+                  ? ` (${words(id.split('.')[1] ?? '')})`
+                  : ''}{f.assumed.length > 0 ? ' · assumed' : f.estimate ? ' · estimate' : ''}</td
+              >
+              <td class="n">{textOf(f)}</td>
+              <td class="max-w-[220px] break-words">{f.formula === 'given' ? 'given' : `${f.symbol} = ${f.formula}`}</td
+              >
+              <td>{cited(f.source)}</td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
     </div>
   {/each}
 
@@ -86,12 +119,22 @@
   <table class="dense mb-4">
     <tbody>
       {#each result?.rules ?? [] as r (r.id)}
-        <tr><td>{r.title}{r.own ? ' (set in this case)' : ''}</td><td class="font-semibold">{r.value}</td><td>{r.reason}</td></tr>
+        <tr
+          ><td>{r.title}{r.own ? ' (set in this case)' : ''}</td><td class="font-semibold">{r.value}</td><td
+            >{r.reason}</td
+          ></tr
+        >
       {/each}
     </tbody>
   </table>
 
   <h2>Cautions</h2>
-  <ul class="list-disc pl-5">{#each cautions as c (c)}<li>{c}</li>{/each}</ul>
-  <p class="mt-6 grid grid-cols-2 gap-8"><span class="border-t border-ink pt-1">Prepared by, date</span><span class="border-t border-ink pt-1">Checked by, date</span></p>
+  <ul class="list-disc pl-5">
+    {#each cautions as c (c)}<li>{c}</li>{/each}
+  </ul>
+  <p class="mt-6 grid grid-cols-2 gap-8">
+    <span class="border-t border-ink pt-1">Prepared by, date</span><span class="border-t border-ink pt-1"
+      >Checked by, date</span
+    >
+  </p>
 </article>

@@ -14,7 +14,9 @@
   });
 
   function add(): void {
-    desk().change('', (draft) => putAt(draft, 'speed.profile', [...(rows as readonly Json[]), { hours: 1000, flow: 1 }]));
+    desk().change('', (draft) =>
+      putAt(draft, 'speed.profile', [...(rows as readonly Json[]), { hours: 1000, flow: 1 }]),
+    );
   }
   function drop(index: number): void {
     const left = (rows as readonly Json[]).filter((_, i) => i !== index);
@@ -28,7 +30,12 @@
     <NumberField path="speed.min" label="Lowest speed ÷ speed at the demand" placeholder="0.4" />
     <NumberField path="speed.max" label="Highest speed ÷ speed at the demand" placeholder="1" />
     <ChoiceField path="speed.control" label="How flow is controlled now" options={controls} />
-    <NumberField path="speed.staticFraction" label="Static ÷ total head" placeholder="0" hint="a pump must lift the water first" />
+    <NumberField
+      path="speed.staticFraction"
+      label="Static ÷ total head"
+      placeholder="0"
+      hint="a pump must lift the water first"
+    />
   </div>
 </Group>
 <Group title="The year" note="Hours at each flow, as a share of the flow of the demand; 8784 hours at most.">
@@ -36,7 +43,9 @@
     <div class="grid grid-cols-[1fr_1fr_auto] items-start gap-3">
       <NumberField path="speed.profile[{i}].hours" label="Hours a year" />
       <NumberField path="speed.profile[{i}].flow" label="Flow" />
-      <button type="button" class="push mt-[21px]" aria-label="Remove row {i + 1}" onclick={() => drop(i)}>Remove</button>
+      <button type="button" class="push mt-[21px]" aria-label="Remove row {i + 1}" onclick={() => drop(i)}
+        >Remove</button
+      >
     </div>
   {/each}
   <button type="button" class="push" data-path="speed.profile" onclick={add}>Add a row</button>

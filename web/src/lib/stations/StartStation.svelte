@@ -31,18 +31,35 @@
       <QuantityField path="supply.source.rating" label="Transformer rating" dimension="apparentPower" />
       <NumberField path="supply.source.impedance" label="Impedance" placeholder="0.0575" />
     {:else if kind === 'generator'}
-      <QuantityField path="supply.source.rating" label="Generator rating" dimension="apparentPower" placeholder="100 kVA" />
+      <QuantityField
+        path="supply.source.rating"
+        label="Generator rating"
+        dimension="apparentPower"
+        placeholder="100 kVA"
+      />
       <NumberField path="supply.source.subtransientReactance" label="Subtransient reactance" placeholder="0.12" />
     {:else if kind === 'fault-level'}
-      <QuantityField path="supply.source.current" label="Available fault current" dimension="current" placeholder="9 kA" />
+      <QuantityField
+        path="supply.source.current"
+        label="Available fault current"
+        dimension="current"
+        placeholder="9 kA"
+      />
     {/if}
     <NumberField path="rules.maxDip" label="Largest dip (house rule)" placeholder="0.15" />
   </div>
 </Group>
-<Group title="At standstill, by method" note="Closed form at standstill. The run-up itself, its time and heat are not simulated in this version.">
+<Group
+  title="At standstill, by method"
+  note="Closed form at standstill. The run-up itself, its time and heat are not simulated in this version."
+>
   <div class="overflow-x-auto">
     <table class="dense">
-      <thead><tr><th>Method</th>{#each columns as [id, label] (id)}<th class="n">{label}</th>{/each}</tr></thead>
+      <thead
+        ><tr
+          ><th>Method</th>{#each columns as [id, label] (id)}<th class="n">{label}</th>{/each}</tr
+        ></thead
+      >
       <tbody>
         {#each methods as m (m)}
           <tr class={m === method ? 'font-semibold' : ''}>
@@ -51,7 +68,9 @@
               {@const id = `start.${m}.${column}`}
               {@const figure = desk().figure(id)}
               <td class="n">
-                {#if figure}<button type="button" class="link" data-figure={id} onclick={() => (desk().working = id)}>{asPercent.has(column) ? `${(figure.value * 100).toFixed(1)} %` : textOf(figure)}</button>{:else}—{/if}
+                {#if figure}<button type="button" class="link" data-figure={id} onclick={() => (desk().working = id)}
+                    >{asPercent.has(column) ? `${(figure.value * 100).toFixed(1)} %` : textOf(figure)}</button
+                  >{:else}—{/if}
               </td>
             {/each}
           </tr>
@@ -61,5 +80,15 @@
   </div>
 </Group>
 <Group title="What it rests on">
-  <Figures ids={['start.lockedRotorCurrent', 'start.lockedRotorTorque', 'start.lockedRotorImpedance', 'start.sourceImpedance', 'start.faultCurrent', 'load.breakawayTorque']} empty="Describe the supply and the load." />
+  <Figures
+    ids={[
+      'start.lockedRotorCurrent',
+      'start.lockedRotorTorque',
+      'start.lockedRotorImpedance',
+      'start.sourceImpedance',
+      'start.faultCurrent',
+      'load.breakawayTorque',
+    ]}
+    empty="Describe the supply and the load."
+  />
 </Group>

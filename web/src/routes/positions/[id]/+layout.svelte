@@ -13,7 +13,9 @@
   import { Desk, provideDesk } from '$lib/position/desk.svelte';
 
   let { data, children } = $props();
-  const station = $derived(page.params.station !== undefined && isStation(page.params.station) ? page.params.station : 'plate');
+  const station = $derived(
+    page.params.station !== undefined && isStation(page.params.station) ? page.params.station : 'plate',
+  );
   const deskOf = () => new Desk(data.position.studyId, data.head, data.position.name);
   let desk = $state.raw(untrack(deskOf));
   provideDesk(() => desk);
@@ -38,11 +40,17 @@
     target?.scrollIntoView({ block: 'center' });
   }
 
-  const visit = (to: string) => navigate(resolve('/positions/[id]/[station]', { id: data.position.id, station: to }), { noScroll: true });
+  const visit = (to: string) =>
+    navigate(resolve('/positions/[id]/[station]', { id: data.position.id, station: to }), { noScroll: true });
 
   onMount(() => {
     void desk.wake();
-    const stationKeys = Object.fromEntries(stationIds.map((id, i) => [`Alt+Digit${(i + 1) % 10}`, (e: KeyboardEvent) => (e.preventDefault(), void visit(id))]));
+    const stationKeys = Object.fromEntries(
+      stationIds.map((id, i) => [
+        `Alt+Digit${(i + 1) % 10}`,
+        (e: KeyboardEvent) => (e.preventDefault(), void visit(id)),
+      ]),
+    );
     const unkeyed = tinykeys(window, {
       ...stationKeys,
       '$mod+s': (e) => (e.preventDefault(), void desk.save()),
@@ -61,7 +69,10 @@
   });
 
   async function remove(): Promise<void> {
-    const response = await fetch(`/api/v1/positions/${data.position.id}`, { method: 'DELETE', headers: { 'if-match': `"${data.position.version}"` } });
+    const response = await fetch(`/api/v1/positions/${data.position.id}`, {
+      method: 'DELETE',
+      headers: { 'if-match': `"${data.position.version}"` },
+    });
     if (response.ok) await navigate(resolve('/'), { invalidateAll: true });
     else desk.message = 'Not deleted: it was changed in between. Reload and try again.';
   }
@@ -74,15 +85,31 @@
 
 <div class="mx-auto max-w-[1440px] px-4 py-3 print:max-w-none print:p-0">
   <div class="screen-only mb-3 flex flex-wrap items-center gap-3">
-    <button type="button" class="push" data-main disabled={desk.state === 'saved' || desk.state === 'saving'} onclick={() => void desk.save()}>Save a revision</button>
+    <button
+      type="button"
+      class="push"
+      data-main
+      disabled={desk.state === 'saved' || desk.state === 'saving'}
+      onclick={() => void desk.save()}>Save a revision</button
+    >
     <button type="button" class="push" onclick={() => desk.undo()}>Undo</button>
     <span role="status" class="text-quiet" data-testid="save-state">
-      {states[desk.state]}{desk.state === 'saved' && data.head && desk.parent === data.head.id ? ` ${formatDistanceToNow(new Date(data.head.createdAt))} ago by ${data.head.author}` : ''}. {desk.message}
+      {states[desk.state]}{desk.state === 'saved' && data.head && desk.parent === data.head.id
+        ? ` ${formatDistanceToNow(new Date(data.head.createdAt))} ago by ${data.head.author}`
+        : ''}. {desk.message}
     </span>
     <span class="flex-1"></span>
-    <a class="link" href={`/api/v1/positions/${data.position.id}/export`} download data-sveltekit-reload>Export</a>
+    <a
+      class="link"
+      href={resolve('/api/v1/positions/[id]/export', { id: data.position.id })}
+      download
+      data-sveltekit-reload>Export</a
+    >
     {#if asking}
-      <span>Into the trash? <button type="button" class="link text-stop" onclick={() => void remove()}>Yes, delete</button> <button type="button" class="link" onclick={() => (asking = false)}>no</button></span>
+      <span
+        >Into the trash? <button type="button" class="link text-stop" onclick={() => void remove()}>Yes, delete</button>
+        <button type="button" class="link" onclick={() => (asking = false)}>no</button></span
+      >
     {:else}
       <button type="button" class="link" onclick={() => (asking = true)}>Delete</button>
     {/if}

@@ -16,7 +16,8 @@ export const PATCH = ({ params, request }) =>
     const version = Number(ifMatch(request));
     const change = parsed(positionChange, await readJsonBody(request));
     const sql = await database();
-    if (!(await changePosition(sql, id, version, change))) throw refuse(412, 'The position has changed since you read it');
+    if (!(await changePosition(sql, id, version, change)))
+      throw refuse(412, 'The position has changed since you read it');
     const row = await findPosition(sql, id);
     return jsonResponse(row, 200, { etag: `"${row?.version ?? 0}"` });
   });

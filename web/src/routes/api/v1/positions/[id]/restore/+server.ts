@@ -6,6 +6,7 @@ export const POST = ({ params, request }) =>
   answer(async () => {
     const sql = await database();
     const id = idOf(params.id);
-    if (!(await setDeleted(sql, id, Number(ifMatch(request)), false))) throw refuse(412, 'The position has changed since you read it');
+    if (!(await setDeleted(sql, id, Number(ifMatch(request)), false)))
+      throw refuse(412, 'The position has changed since you read it');
     return jsonResponse(await findPosition(sql, id));
   });

@@ -4,7 +4,8 @@ import { answer, idOf, ifMatch, jsonResponse, parsed, readJsonBody, refuse } fro
 import { newRevision } from '$lib/server/inputs';
 import { findStudy, revisionsOf, saveRevision } from '$lib/server/positions';
 
-export const GET = ({ params }) => answer(async () => jsonResponse(await revisionsOf(await database(), idOf(params.id))));
+export const GET = ({ params }) =>
+  answer(async () => jsonResponse(await revisionsOf(await database(), idOf(params.id))));
 
 /** A save: the case is solved here and kept, if the study's head still is what If-Match names ("none" for a first save). */
 export const POST = ({ params, request }) =>

@@ -1,0 +1,33 @@
+import { readFileSync } from 'node:fs';
+import type { APIRequestContext, Page } from '@playwright/test';
+
+interface DemoFile {
+  readonly case: object | null;
+}
+
+export const demoId = (number: string): string => `4180aaaa-0000-4000-8000-0000000000${number}`;
+
+/** A position of its own for one test, with the case of a demo position saved in it. */
+export async function ownPosition(
+  request: APIRequestContext,
+  tag: string,
+  demoFile: string,
+): Promise<{ id: string; study: string }> {
+  const made = await request.post('/api/v1/positions', {
+    data: { tag, name: `Copy for ${tag}`, area: 'Test bench', plant: 'Kestrow Maltings' },
+  });
+  const position: { id: string; studyId: string } = await made.json();
+  const demo: DemoFile = JSON.parse(readFileSync(`demo/positions/${demoFile}`, 'utf8'));
+  await request.post(`/api/v1/studies/${position.studyId}/revisions`, {
+    headers: { 'if-match': '"none"' },
+    data: { case: demo.case, author: 'first' },
+  });
+  return { id: position.id, study: position.studyId };
+}
+
+/** Opens a station and waits until the page answers to keys. */
+export async function openStation(page: Page, id: string, station: string): Promise<void> {
+  await page.goto(`/positions/${id}/${station}`);
+  await page.waitForFunction(() => document.querySelector('[data-testid=save-state]') !== null);
+  await page.waitForLoadState('networkidle');
+}

@@ -1,0 +1,94 @@
+import { expect, test, type Page } from '@playwright/test';
+import { openStation, ownPosition } from './helpers';
+
+/** Tabs until the element under focus matches; fails after many steps. */
+async function tabTo(page: Page, selector: string): Promise<void> {
+  for (let i = 0; i < 150; i++) {
+    await page.keyboard.press('Tab');
+    if (await page.evaluate((s) => document.activeElement?.matches(s) ?? false, selector)) return;
+  }
+  throw new Error(`never reached ${selector} by Tab`);
+}
+
+test('the whole journey with the keyboard alone', async ({ page, request, browser, baseURL }) => {
+  const { id, study } = await ownPosition(request, 'K-1', '01-in-110.json');
+  await page.goto('/');
+  await page.waitForLoadState('networkidle');
+  await page.keyboard.press('/');
+  await page.keyboard.type('K-1');
+  await tabTo(page, `a[href*="${id}"]`);
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('choice')).toBeVisible();
+
+  await page.keyboard.press('Alt+2');
+  await expect(page.getByLabel('Pull', { exact: true })).toBeVisible();
+  await tabTo(page, '[data-path="load.demand.force"]');
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type('90 kgf');
+  await expect(page.locator('main [data-figure="load.motorPower"]')).toContainText('3.67 hp');
+
+  await tabTo(page, 'main [data-figure="load.motorTorque"]');
+  await page.keyboard.press('w');
+  await expect(page.getByTestId('working')).toContainText('T_L / (i * eta)');
+  await page.keyboard.press('w');
+  await expect(page.getByTestId('working')).toBeHidden();
+
+  await page.keyboard.press('Control+s');
+  await expect(page.getByTestId('save-state')).toContainText('Saved');
+  await page.reload();
+  await expect(page.getByLabel('Pull', { exact: true })).toHaveValue('90 kgf');
+  await page.waitForLoadState('networkidle');
+
+  // Somebody else saves; the refusal and the way out are reached by keys.
+  const other = await browser.newContext({ baseURL });
+  const head: { head: string } = await (await request.get(`/api/v1/studies/${study}`)).json();
+  const revision: { caseText: { load: object } } = await (await request.get(`/api/v1/revisions/${head.head}`)).json();
+  await request.post(`/api/v1/studies/${study}/revisions`, {
+    headers: { 'if-match': `"${head.head}"` },
+    data: { case: { ...revision.caseText, name: 'Theirs' }, author: 'other' },
+  });
+  await other.close();
+  await page.locator('body').press('Alt+2');
+  await tabTo(page, '[data-path="load.demand.force"]');
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type('95 kgf');
+  await page.keyboard.press('Control+s');
+  await expect(page.getByTestId('conflict')).toContainText('Theirs');
+  await page.locator('body').press('Escape');
+  await tabTo(page, '[data-testid="conflict"] button');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('save-state')).toContainText('Saved');
+
+  // Finding to field, by keys.
+  await page.keyboard.press('Alt+3');
+  await tabTo(page, '[data-path="place.ambient"]');
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type('45 degC');
+  await expect(page.getByTestId('findings')).toContainText('45 °C');
+  await tabTo(page, '[data-goto="place.ambient"]');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Ambient at the motor')).toBeFocused();
+
+  // Undo outside fields; then sheet, delete.
+  await tabTo(page, 'main [data-figure]');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByLabel('Ambient at the motor')).toHaveValue('35 degC');
+  await page.keyboard.press('Alt+0');
+  await expect(page.getByTestId('sheet')).toBeVisible();
+  await tabTo(page, 'a[download]');
+  await tabTo(page, 'button.link');
+  await page.keyboard.press('Enter');
+  await tabTo(page, 'button.text-stop');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'New position' })).toBeVisible();
+  await tabTo(page, '[data-testid="import"]');
+});
+
+test('single keys do nothing in a field, and can be switched off', async ({ page, request }) => {
+  const { id } = await ownPosition(request, 'K-2', '01-in-110.json');
+  await openStation(page, id, 'load');
+  await page.getByLabel('Pull', { exact: true }).fill('');
+  await page.getByLabel('Pull', { exact: true }).pressSequentially('90 kgf/w?');
+  await expect(page.getByLabel('Pull', { exact: true })).toHaveValue('90 kgf/w?');
+  await expect(page.getByTestId('working')).toBeHidden();
+});

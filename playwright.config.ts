@@ -1,0 +1,40 @@
+import { defineConfig } from '@playwright/test';
+
+const port = process.env.PILGRIM_PORT ?? '4181';
+
+export default defineConfig({
+  testDir: 'e2e',
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  fullyParallel: true,
+  workers: 2,
+  retries: 0,
+  reporter: [
+    ['list'],
+    ['json', process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? {} : { outputFile: 'test-results/browser.json' }],
+  ],
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: {
+    command: './pilgrim start',
+    url: `http://127.0.0.1:${port}/api/v1/health`,
+    timeout: 180_000,
+    reuseExistingServer: false,
+    gracefulShutdown: { signal: 'SIGTERM', timeout: 15_000 },
+    env: { PILGRIM_PORT: port },
+  },
+});
