@@ -19,7 +19,7 @@ test('a pull changes in other units, and load, choice and ledger follow without 
   await expect(page.locator('#f-load-demand-force-note')).toContainText('883 N');
   await expect(
     page.getByRole('complementary', { name: 'Ledger' }).locator('[data-figure="load.motorTorque"]'),
-  ).toContainText('15.0 N·m');
+  ).toContainText('14.9 N·m');
   await pull.fill('400 kgf');
   await expect(page.getByTestId('standing-choice')).toContainText('20 hp');
   expect(await page.evaluate(() => Reflect.get(window, 'stillHere'))).toBe(true);

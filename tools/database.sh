@@ -27,7 +27,7 @@ db_create() {
   printf '%s' "$dir" >"$home/data-folder"
   head -c 24 /dev/urandom | base64 | tr -d '/+=\n' >"$home/password"
   chmod 600 "$home/password"
-  node -e "const s=require('net').createServer().listen(${PILGRIM_DB_PORT:-0},'127.0.0.1',()=>{console.log(s.address().port);s.close()})" >"$home/port"
+  node -e "const s=require('net').createServer().listen(${PILGRIM_DB_PORT:-0},'127.0.0.1',()=>{process.stdout.write(String(s.address().port));s.close()})" >"$home/port"
   local secret
   secret=$(mktemp)
   cat "$home/password" >"$secret"
@@ -37,22 +37,29 @@ db_create() {
   rm -f "$secret"
 }
 
-db_running() { (cd / && db_as "$(db_bin)/pg_ctl" -D "$(db_dir)" status >/dev/null 2>&1); }
+db_reachable() { "$(db_bin)/pg_isready" -q -h 127.0.0.1 -p "$(db_port)"; }
 
+# A server killed a moment ago may still hold its lock, and one told to stop may not be gone yet: try for a while.
 db_start() {
   db_installed || { echo "pilgrim: PostgreSQL is missing. Run:  sudo apt-get install -y postgresql" >&2; return 1; }
   [ -n "$(db_dir)" ] && db_as test -s "$(db_dir)/PG_VERSION" || db_create
-  if ! db_running; then
-    local options="-p $(db_port) -c listen_addresses=127.0.0.1 -c unix_socket_directories= -c log_min_messages=warning"
-    local log
-    log="$(db_dir)/server.log"
-    # Right after a crash the old lock may stand for a few seconds.
-    for attempt in 1 2 3 4 5 6; do
+  local log options steady=0 attempt
+  log="$(db_dir)/server.log"
+  options="-p $(db_port) -c listen_addresses=127.0.0.1 -c unix_socket_directories= -c log_min_messages=warning"
+  for attempt in $(seq 1 60); do
+    if db_reachable; then
+      # Where another shell is stopping it, only a server that stays reachable counts.
+      steady=$((steady + 1))
+      [ ! -e "$home/stopping" ] && break
+      [ "$steady" -ge 3 ] && break
+    else
+      steady=0
       (cd / && db_as "$(db_bin)/pg_ctl" -D "$(db_dir)" -w -t 30 -l "$log" -o "$options" start >/dev/null 2>&1) && break
-      [ "$attempt" = 6 ] && { echo "pilgrim: PostgreSQL did not start; see $log" >&2; return 1; }
-      sleep 1
-    done
-  fi
+    fi
+    [ "$attempt" = 60 ] && { echo "pilgrim: PostgreSQL did not start; see $log" >&2; return 1; }
+    sleep 0.5
+  done
+  rm -f "$home/stopping"
   db_exists || PGPASSWORD=$(cat "$home/password") "$(db_bin)/createdb" -h 127.0.0.1 -p "$(db_port)" -U pilgrim pilgrim
 }
 
@@ -62,7 +69,9 @@ db_exists() {
 
 db_stop() {
   [ -n "$(db_dir)" ] || return 0
+  : >"$home/stopping"
   (cd / && db_as "$(db_bin)/pg_ctl" -D "$(db_dir)" -m fast -w stop >/dev/null 2>&1) || true
+  rm -f "$home/stopping"
 }
 
 db_reset() {

@@ -1,4 +1,4 @@
-import { mkdirSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { parse } from 'mathjs';
 import temml from 'temml';
@@ -34,7 +34,9 @@ if (formulasPath) {
   const typeset = groups.flatMap(([, laws]) =>
     laws.filter((l) => !l.method).map((l) => [l.formula, mathml(l)] as const),
   );
-  writeFileSync(formulasPath, `${JSON.stringify(Object.fromEntries(typeset), null, 1)}\n`);
+  const content = `${JSON.stringify(Object.fromEntries(typeset), null, 1)}\n`;
+  // Left alone where nothing changed, so that the build does not take it for new.
+  if (!existsSync(formulasPath) || readFileSync(formulasPath, 'utf8') !== content) writeFileSync(formulasPath, content);
 }
 
 function document(): string {
@@ -61,7 +63,9 @@ function document(): string {
   return `${lines.join('\n')}\n`;
 }
 
-const label = (unit: UnitId): string => (unit === '1' ? 'a pure number' : unitLabel(unit) || unit);
+function label(unit: UnitId): string {
+  return unit === '1' ? 'a pure number' : unitLabel(unit) || unit;
+}
 
 function mathml(law: Law): string {
   const tex = `${texName(law.symbol)} = ${parse(law.formula).toTex({ handler: names })}`;

@@ -59,6 +59,7 @@ check('lint and import rules', ...npx('eslint', '.'));
 
 const home = process.env.PILGRIM_TEST_HOME ?? join(process.cwd(), '.pilgrim', 'test');
 const database = { PILGRIM_HOME: home, PILGRIM_PORT: '4181' };
+run('./pilgrim', ['db', 'stop'], database);
 rmSync(home, { recursive: true, force: true });
 check('database for the tests', './pilgrim', ['db', 'start'], database);
 const password = readFileSync(join(home, 'password'), 'utf8');

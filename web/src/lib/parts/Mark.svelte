@@ -2,8 +2,10 @@
   interface Props {
     state: 'empty' | 'enough' | 'caution' | 'stop' | 'pass' | 'fail' | 'note';
     size?: number;
+    /** Set where the words stand beside it already. */
+    decorative?: boolean;
   }
-  let { state, size = 14 }: Props = $props();
+  let { state, size = 14, decorative = false }: Props = $props();
   const words = {
     empty: 'empty',
     enough: 'enough',
@@ -16,7 +18,15 @@
 </script>
 
 <!-- State by shape as well as colour: ring, disc, triangle, square, dot. -->
-<svg width={size} height={size} viewBox="0 0 14 14" role="img" aria-label={words[state]} class="shrink-0">
+<svg
+  width={size}
+  height={size}
+  viewBox="0 0 14 14"
+  role={decorative ? 'presentation' : 'img'}
+  aria-hidden={decorative}
+  aria-label={decorative ? undefined : words[state]}
+  class="shrink-0"
+>
   {#if state === 'empty'}
     <circle cx="7" cy="7" r="5" fill="var(--sheet)" stroke="var(--edge)" stroke-width="1.5" />
   {:else if state === 'enough' || state === 'pass'}

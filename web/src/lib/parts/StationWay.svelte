@@ -43,7 +43,8 @@
           aria-current={station === id ? 'step' : undefined}
           data-sveltekit-noscroll
         >
-          <span class="absolute top-[9px] left-0 hidden lg:block"><Mark state={stations?.[id].state ?? 'empty'} /></span
+          <span class="absolute top-[9px] left-0 hidden lg:block"
+            ><Mark decorative state={stations?.[id].state ?? 'empty'} /></span
           >
           <span class="font-medium {station === id ? 'text-pine' : ''}">{stationNames[id]}</span>
           <span class="sr-only">({stations?.[id].state ?? 'empty'})</span>

@@ -56,10 +56,13 @@ export async function readJsonBody(request: Request, limit = jsonLimit): Promise
   if (request.body) {
     for await (const chunk of readChunks(request.body)) {
       size += chunk.byteLength;
-      if (size > limit) throw refuse(413, `The body is larger than ${limit / 1024 / 1024} MB`);
-      chunks.push(chunk);
+      // What is too much is read on and thrown away, so that the sender hears the answer; without end it is cut.
+      if (size > 8 * limit) break;
+      if (size > limit) chunks.length = 0;
+      else chunks.push(chunk);
     }
   }
+  if (size > limit) throw refuse(413, `The body is larger than ${limit / 1024 / 1024} MB`);
   try {
     return JSON.parse(Buffer.concat(chunks).toString('utf8'));
   } catch {

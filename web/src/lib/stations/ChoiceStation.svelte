@@ -78,8 +78,11 @@
     <table class="dense">
       <thead class="sticky top-0 bg-sheet">
         <tr
-          ><th></th><th>Motor</th><th>Method</th><th class="n">Speed</th><th class="n">Current</th><th class="n">η</th
-          ><th>Frame</th><th class="n">Power margin</th><th class="n">Life-cycle</th><th></th></tr
+          ><th><span class="sr-only">Outcome</span></th><th>Motor</th><th>Method</th><th class="n">Speed</th><th
+            class="n">Current</th
+          ><th class="n">η</th><th>Frame</th><th class="n">Power margin</th><th class="n">Life-cycle</th><th
+            ><span class="sr-only">Pin</span></th
+          ></tr
         >
       </thead>
       <tbody>

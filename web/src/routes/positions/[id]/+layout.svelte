@@ -84,7 +84,7 @@
 <svelte:head><title>{data.position.tag} {data.position.name} · Pilgrim</title></svelte:head>
 
 <div class="mx-auto max-w-[1440px] px-4 py-3 print:max-w-none print:p-0">
-  <div class="screen-only mb-3 flex flex-wrap items-center gap-3">
+  <section aria-label="Position" class="screen-only mb-3 flex flex-wrap items-center gap-3">
     <button
       type="button"
       class="push"
@@ -113,7 +113,7 @@
     {:else}
       <button type="button" class="link" onclick={() => (asking = true)}>Delete</button>
     {/if}
-  </div>
+  </section>
   {#if desk.conflict}<Conflict {desk} name={data.position.name} />{/if}
   <div class="grid gap-4 lg:grid-cols-[210px_minmax(0,1fr)_310px]">
     <StationWay positionId={data.position.id} tag={data.position.tag} name={data.position.name} {station} />
