@@ -45,6 +45,20 @@ describe('the contract’s example', () => {
   });
 });
 
+describe('history', () => {
+  it('a motor that lasted 14 months is not to be replaced by the same without asking why', () => {
+    const r = solved({ ...conveyor, history: { installed: '2025-07', failed: '2026-09', causes: ['overheated'] } });
+    expect(r.findings).toContainEqual(
+      expect.objectContaining({ id: 'history.early-failure', text: expect.stringContaining('14 months') }),
+    );
+  });
+  it('twenty years are nothing to remark', () => {
+    expect(findingIds(solved({ ...conveyor, history: { installed: '2006', failed: '2026-02' } }))).not.toContain(
+      'history.early-failure',
+    );
+  });
+});
+
 describe('what stops the work', () => {
   it('a hazardous place: no choice, no drive, a referral', () => {
     const r = solved({ ...conveyor, place: { ...conveyor.place, hazardous: true } });

@@ -21,9 +21,9 @@ const habits: Partial<Record<UnitId, (value: number) => string>> = {
   degC: (v) => trim(v.toFixed(1)),
   Hz: (v) => trim(v.toFixed(2)),
   mm: (v) => trim(v.toFixed(1)),
-  'kWh/a': (v) => Math.round(v).toString(),
-  '1/a': (v) => Math.round(v).toString(),
-  'kg/a': (v) => Math.round(v).toString(),
+  'kWh/a': (v) => threeFigures(v),
+  '1/a': (v) => threeFigures(v),
+  'kg/a': (v) => threeFigures(v),
   money: (v) => Math.round(v).toString(),
   a: (v) => v.toFixed(1),
   '1': (v) => (Number.isInteger(v) ? v.toString() : trim(writeNumber(v))),
@@ -54,11 +54,16 @@ function inUnit(value: number, spec: DimensionSpec, name: string, base: UnitId):
   return join(plain ? number(converted, base) : writeNumber(converted), unit.names[0]);
 }
 
+const threeFigures = (v: number): string => Math.round(Number(v.toPrecision(3))).toString();
+
 /** Below a kilowatt people read watts; below ten centimetres, millimetres; above ten kiloamperes, kA. */
 function scaled(value: number, spec: DimensionSpec, name: string): Unit {
   const v = Math.abs(value);
   const better =
-    (name === 'kW' && v < 1000 && 'W') || (name === 'm' && v < 0.1 && 'mm') || (name === 'ft' && v < 0.1 && 'in');
+    (name === 'kW' && v < 1000 && 'W') ||
+    (name === 'm' && v < 0.1 && 'mm') ||
+    (name === 'A' && v >= 1e4 && 'kA') ||
+    (name === 'ft' && v < 0.1 && 'in');
   const unit = findUnit(spec, better || name);
   if (!unit) throw new RangeError(`no unit ${name} for ${spec.label}`);
   return unit;

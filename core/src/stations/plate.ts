@@ -1,5 +1,5 @@
 import type { Case } from '../case';
-import { field, prescribed, type Workings } from '../law';
+import { commonPractice, field, prescribed, type Workings } from '../law';
 import {
   efficiencyFromPlate,
   inputFromCurrent,
@@ -21,6 +21,7 @@ type PlateOf = NonNullable<Case['plate']>;
 export function readPlate(walk: Walk): PlateFacts {
   const { input, practice, w } = walk;
   w.enter('plate');
+  lifetime(walk);
   const plate = input.plate;
   if (!plate || Object.keys(plate).length === 0) return {};
   if (plate.phases !== undefined && plate.phases !== 3) {
@@ -324,6 +325,34 @@ function doubts({ w }: Walk, plate: PlateOf): void {
       },
     );
   }
+}
+
+/** A motor that died early must not be replaced by the same motor into the same trouble. */
+function lifetime({ input, w }: Walk): void {
+  const { installed, failed, causes } = input.history ?? {};
+  if (installed === undefined || failed === undefined) return;
+  const months = monthsOf(failed) - monthsOf(installed);
+  if (months < 0) {
+    w.finding('history.order', 'caution', 'The motor failed before it was installed: one of the two dates is wrong.', {
+      fields: ['history.installed', 'history.failed'],
+    });
+  } else if (months < 60) {
+    w.finding(
+      'history.early-failure',
+      'caution',
+      `The motor lasted ${months} months${causes && causes.length > 0 ? ` (${causes.join(', ').replaceAll('-', ' ')})` : ''}. Ask what killed it before putting the same motor into the same trouble.`,
+      {
+        fields: ['history.installed', 'history.failed'],
+        source: commonPractice('A motor is expected to last well beyond five years'),
+      },
+    );
+  }
+}
+
+/** Months of a "2025-07" or "2025" since year nought. */
+function monthsOf(date: string): number {
+  const [year, month] = date.split('-').map(Number);
+  return (year ?? 0) * 12 + (month ?? 1);
 }
 
 export function plateKey({ w, input }: Walk): string {
