@@ -1,3 +1,5 @@
+import { stations, type StationName } from '@pilgrim/core/ids';
+
 const names: Readonly<Record<string, string>> = {
   'plate.connectedVoltage': 'Connected voltage',
   'plate.connectedCurrent': 'Connected current',
@@ -43,7 +45,7 @@ export function figureName(id: string): string {
   return tail.charAt(0).toUpperCase() + tail.slice(1);
 }
 
-export const stationNames = {
+export const stationNames: Readonly<Record<StationName, string>> = {
   plate: 'Plate',
   load: 'Load',
   place: 'Place',
@@ -54,21 +56,10 @@ export const stationNames = {
   drive: 'Drive',
   cost: 'Cost',
   sheet: 'Sheet',
-} as const;
+};
 
-export type StationId = keyof typeof stationNames;
-export const stationIds: readonly StationId[] = [
-  'plate',
-  'load',
-  'place',
-  'speed',
-  'choice',
-  'start',
-  'guard',
-  'drive',
-  'cost',
-  'sheet',
-];
+export type StationId = StationName;
+export const stationIds = stations;
 export const isStation = (text: string): text is StationId => Object.hasOwn(stationNames, text);
 
 /** The station on whose desk a field of the case stands. */

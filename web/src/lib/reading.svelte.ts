@@ -1,4 +1,5 @@
-import { writeQuantity, type UnitId } from '@pilgrim/core/quantity';
+import type { Figure } from '@pilgrim/core';
+import { writeQuantity } from '@pilgrim/core/quantity';
 
 export type Reading = 'typed' | 'us' | 'si';
 
@@ -6,7 +7,7 @@ export type Reading = 'typed' | 'us' | 'si';
 export const reading: { system: Reading } = $state({ system: 'typed' });
 
 /** A figure's text in the system chosen for reading. */
-export function textOf(figure: { readonly value: number; readonly unit: string; readonly text: string }): string {
+export function textOf(figure: Pick<Figure, 'value' | 'unit' | 'text'>): string {
   if (reading.system === 'typed') return figure.text;
-  return writeQuantity(figure.value, figure.unit as UnitId, reading.system);
+  return writeQuantity(figure.value, figure.unit, reading.system);
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { methods, type Method } from '@pilgrim/core/ids';
   import Mark from '$lib/parts/Mark.svelte';
   import VerdictList from '$lib/parts/VerdictList.svelte';
   import { useDesk } from '$lib/position/desk.svelte';
@@ -9,9 +10,15 @@
   const desk = useDesk();
   const result = $derived(desk().result);
   const candidate = $derived(result?.candidates.find((c) => c.motor.id === result.choice?.motor.id));
+  // Of the start, the sheet tells the chosen method and direct on line to compare with; the screen has them all.
+  const told = $derived(new Set(['direct', result?.subject?.method]));
+  const onSheet = (id: string): boolean => !/^start\..+\..+/.test(id) || told.has(methodOf(id));
+  const methodOf = (id: string): Method | undefined => methods.find((m) => id.startsWith(`start.${m}.`));
   const groups = $derived(
     stationIds
-      .map((s) => [s, Object.entries(result?.figures ?? {}).filter(([, f]) => f.station === s)] as const)
+      .map(
+        (s) => [s, Object.entries(result?.figures ?? {}).filter(([id, f]) => f.station === s && onSheet(id))] as const,
+      )
       .filter(([, list]) => list.length > 0),
   );
   const sections = ['supply', 'load', 'place', 'speed', 'money', 'plate'] as const;

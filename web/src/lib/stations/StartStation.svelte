@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { methods } from '@pilgrim/core/ids';
   import ChoiceField from '$lib/parts/ChoiceField.svelte';
   import Figures from '$lib/parts/Figures.svelte';
   import Group from '$lib/parts/Group.svelte';
@@ -11,7 +12,6 @@
 
   const desk = useDesk();
   const kind = $derived(desk().value('supply.source.kind'));
-  const methods = ['direct', 'star-delta', 'autotransformer', 'primary-reactor', 'soft-starter', 'drive'] as const;
   const columns = [
     ['peakCurrent', 'Line current'],
     ['voltageDip', 'Dip at the bus'],
