@@ -224,6 +224,7 @@ function efficiencyAndPowerFactor({ w, practice }: Walk, plate: PlateOf): void {
   if (plate.powerFactor === undefined && plate.efficiency !== undefined) {
     w.figure('plate.powerFactor', powerFactorFromPlate, { P, eta: 'plate.efficiency', U, I });
   }
+  let consistent = true;
   for (const id of ['plate.efficiency', 'plate.powerFactor'] as const) {
     const value = w.value(id);
     if (value === undefined || (value > 0 && value < 1)) continue;
@@ -234,11 +235,12 @@ function efficiencyAndPowerFactor({ w, practice }: Walk, plate: PlateOf): void {
       { fields: ['plate.power', 'plate.voltage', 'plate.current', 'plate.efficiency', 'plate.powerFactor'] },
     );
     w.figures.delete(id);
+    consistent = false;
   }
   if (!w.figures.has('plate.efficiency')) w.want('plate.efficiency');
-  if (w.figures.has('plate.efficiency'))
+  if (consistent && w.figures.has('plate.efficiency'))
     w.figure('plate.inputPower', inputFromEfficiency, { P, eta: 'plate.efficiency' });
-  else if (w.figures.has('plate.powerFactor'))
+  else if (consistent && w.figures.has('plate.powerFactor'))
     w.figure('plate.inputPower', inputFromCurrent, { U, I, pf: 'plate.powerFactor' });
   if (plate.efficiencyMinimum !== undefined) {
     w.given('plate.efficiencyMinimum', '1', 'plate.efficiencyMinimum', q(plate.efficiencyMinimum, '1'));
