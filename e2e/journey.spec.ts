@@ -135,7 +135,7 @@ test('a new position starts from nothing but a name', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Rootlet blower' })).toBeVisible();
   await page.getByLabel('VOLTS').fill('400/690 V');
   await page.getByRole('link', { name: /^Load/ }).click();
-  await page.getByLabel('How the load is known').selectOption('pull at a radius (spring scale)');
+  await page.getByLabel('How the load is known').selectOption('pull at a radius');
   await page.getByLabel('Pull', { exact: true }).fill('300 N');
   await page.getByLabel('At a radius of').fill('0.2 m');
   await expect(page.getByTestId('standing-choice')).toContainText('IP55');

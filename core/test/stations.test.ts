@@ -308,6 +308,12 @@ describe('Cost', () => {
     const savings = [0, 0.3, 0.6, 0.9].map((staticFraction) => saved({ staticFraction }));
     expect(savings).toEqual(savings.toSorted((a, b) => b - a));
   });
+  it('less flow never takes more input under speed control, and losses stay when the flow is gone', () => {
+    const curve = solved(pump).curves.flow?.new ?? [];
+    expect(curve.length).toBeGreaterThan(10);
+    for (const [i, [, kw]] of curve.entries()) if (i > 0) expect(kw).toBeGreaterThan(curve[i - 1]?.[1] ?? 0);
+    expect(curve[0]?.[1]).toBeGreaterThan(20 * 0.2 ** 3);
+  });
   it('money and carbon are the energy at its price and intensity', () => {
     const r = solved(pump);
     near(figure(r, 'cost.savedMoney'), figure(r, 'cost.savedEnergy') * 0.2);

@@ -86,7 +86,7 @@ function chooseSize(
   if (byPower)
     w.stated('drive.powerMatch', 'W', q(byPower.power, 'W'), sizes.source, {
       symbol: 'P_d',
-      text: `${byPower.name}, ${writeQuantity(byPower.current, 'A')}`,
+      text: `${writeQuantity(byPower.power, 'W', practice.words.powerUnit === 'hp' ? 'us' : 'si')}, ${writeQuantity(byPower.current, 'A')}`,
     });
   if (!size) {
     w.finding(

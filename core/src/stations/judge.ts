@@ -331,7 +331,8 @@ export function inputOf(
 ): number {
   if (method !== 'drive') return (full * present) / partLoad(full / rated, eta);
   const x = Math.max((full * driven) / rated, 1e-6);
-  return (full * driven) / (partLoad(x, eta) * driveShare(x));
+  const motor = (x * rated) / partLoad(x, eta);
+  return motor / driveShare((motor * eta) / rated);
 }
 
 function rankValue(needs: Needs, motor: Motor, method: Method, lifeCycle: number, powerMargin: number): number {

@@ -62,7 +62,7 @@
 
 <Group
   title="Candidates"
-  note={counts
+  note={counts && counts.motors > 0
     ? `${counts.motors} motors judged: ${counts.pass} pass, ${counts.caution} with cautions, ${counts.fail} fail. The best fifty are shown.`
     : undefined}
 >
@@ -74,51 +74,55 @@
         <button type="button" class="link" onclick={() => desk().set('motor', undefined)}>unpin</button>
       </p>{/if}
   </div>
-  <div class="max-h-[520px] overflow-auto" role="region" aria-label="Candidates" tabindex="-1">
-    <table class="dense">
-      <thead class="sticky top-0 bg-sheet">
-        <tr
-          ><th><span class="sr-only">Outcome</span></th><th>Motor</th><th>Method</th><th class="n">Speed</th><th
-            class="n">Current</th
-          ><th class="n">η</th><th>Frame</th><th class="n">Power margin</th><th class="n">Life-cycle</th><th
-            ><span class="sr-only">Pin</span></th
-          ></tr
-        >
-      </thead>
-      <tbody>
-        {#each result?.candidates ?? [] as c (c.motor.id)}
-          {@const power = c.verdicts.find((v) => v.requirement === 'power')}
-          <tr data-testid="candidate">
-            <td><Mark state={c.outcome} /></td>
-            <td
-              ><button
-                type="button"
-                class="link"
-                aria-expanded={open === c.motor.id}
-                onclick={() => (open = open === c.motor.id ? null : c.motor.id)}>{c.motor.name}</button
-              ></td
-            >
-            <td>{words(c.method)}</td>
-            <td class="n">{c.motor.speed}</td>
-            <td class="n">{c.motor.current}</td>
-            <td class="n">{(c.motor.efficiency * 100).toFixed(1)}</td>
-            <td>{c.motor.frame ?? '—'}</td>
-            <td class="n">{power?.margin == null ? '—' : `${(power.margin * 100).toFixed(0)} %`}</td>
-            <td class="n">{c.cost.lifeCycle.toLocaleString('en')}</td>
-            <td
-              ><button
-                type="button"
-                class="link"
-                aria-label="Pin {c.motor.name}"
-                onclick={() => desk().set('motor', { catalogue: c.motor.id })}>pin</button
-              ></td
-            >
-          </tr>
-          {#if open === c.motor.id}
-            <tr><td colspan="10" class="bg-paper"><VerdictList verdicts={c.verdicts} /></td></tr>
-          {/if}
-        {/each}
-      </tbody>
-    </table>
-  </div>
+  {#if (result?.candidates.length ?? 0) > 0}
+    <div class="max-h-[520px] overflow-auto" role="region" aria-label="Candidates" tabindex="-1">
+      <table class="dense">
+        <thead class="sticky top-0 bg-sheet">
+          <tr
+            ><th><span class="sr-only">Outcome</span></th><th>Motor</th><th>Method</th><th class="n">Speed</th><th
+              class="n">Current</th
+            ><th class="n">η</th><th>Frame</th><th class="n">Power margin</th><th class="n">Life-cycle</th><th
+              ><span class="sr-only">Pin</span></th
+            ></tr
+          >
+        </thead>
+        <tbody>
+          {#each result?.candidates ?? [] as c (c.motor.id)}
+            {@const power = c.verdicts.find((v) => v.requirement === 'power')}
+            <tr data-testid="candidate">
+              <td><Mark state={c.outcome} /></td>
+              <td
+                ><button
+                  type="button"
+                  class="link"
+                  aria-expanded={open === c.motor.id}
+                  onclick={() => (open = open === c.motor.id ? null : c.motor.id)}>{c.motor.name}</button
+                ></td
+              >
+              <td>{words(c.method)}</td>
+              <td class="n">{c.motor.speed}</td>
+              <td class="n">{c.motor.current}</td>
+              <td class="n">{(c.motor.efficiency * 100).toFixed(1)}</td>
+              <td>{c.motor.frame ?? '—'}</td>
+              <td class="n">{power?.margin == null ? '—' : `${(power.margin * 100).toFixed(0)} %`}</td>
+              <td class="n">{c.cost.lifeCycle.toLocaleString('en')}</td>
+              <td
+                ><button
+                  type="button"
+                  class="link"
+                  aria-label="Pin {c.motor.name}"
+                  onclick={() => desk().set('motor', { catalogue: c.motor.id })}>pin</button
+                ></td
+              >
+            </tr>
+            {#if open === c.motor.id}
+              <tr><td colspan="10" class="bg-paper"><VerdictList verdicts={c.verdicts} /></td></tr>
+            {/if}
+          {/each}
+        </tbody>
+      </table>
+    </div>
+  {:else}
+    <p class="text-quiet">No motor is judged until there is a load and nothing stops the work.</p>
+  {/if}
 </Group>

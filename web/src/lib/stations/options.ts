@@ -20,7 +20,7 @@ export const shapes: Options = [
 export const demands: Options = [
   ['power', 'power is known'],
   ['torque', 'torque is known'],
-  ['pull', 'pull at a radius (spring scale)'],
+  ['pull', 'pull at a radius'],
   ['pump', 'pump: flow and head'],
   ['fan', 'fan: flow and pressure'],
   ['hoist', 'hoist: mass and speed'],
