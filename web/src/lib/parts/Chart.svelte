@@ -68,10 +68,16 @@
         name: s.name,
         data: s.points.map((p) => [...p]),
         showSymbol: false,
-        labelLayout: { moveOverlap: 'shiftY' as const },
         color: of(i === 0 ? '--series-1' : '--series-2'),
         lineStyle: { width: 2, type: s.dashed ? ('dashed' as const) : ('solid' as const) },
-        endLabel: { show: true, formatter: s.name, ...text, width: 140, overflow: 'break' as const },
+        endLabel: {
+          show: true,
+          offset: [0, i === 0 ? -9 : 9],
+          formatter: s.name,
+          ...text,
+          width: 140,
+          overflow: 'break' as const,
+        },
       })),
     };
   }

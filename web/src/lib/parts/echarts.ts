@@ -1,9 +1,8 @@
 import { LineChart } from 'echarts/charts';
 import { GridComponent, TooltipComponent } from 'echarts/components';
 import { init, use } from 'echarts/core';
-import { LabelLayout } from 'echarts/features';
 import { SVGRenderer } from 'echarts/renderers';
 
-use([LineChart, GridComponent, TooltipComponent, LabelLayout, SVGRenderer]);
+use([LineChart, GridComponent, TooltipComponent, SVGRenderer]);
 
 export { init };
