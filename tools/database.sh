@@ -39,27 +39,41 @@ db_create() {
 
 db_reachable() { "$(db_bin)/pg_isready" -q -h 127.0.0.1 -p "$(db_port)"; }
 
-# A server killed a moment ago may still hold its lock, and one told to stop may not be gone yet: try for a while.
-db_start() {
+# One shell at a time starts or stops the server. PostgreSQL itself must not inherit the lock.
+db_locked() {
+  mkdir -p "$home"
+  local code=0
+  exec 9>"$home/lock"
+  flock 9
+  "$@" || code=$?
+  exec 9>&-
+  return $code
+}
+
+db_start() { db_locked db_start_now; }
+db_stop() { db_locked db_stop_now; }
+
+# Starts the server and takes it over: from now on it is this shell that stops it.
+db_take() { db_locked db_take_now; }
+db_take_now() { db_start_now && printf '%s' "$$" >"$home/owner"; }
+
+# Stops the server unless a later start has taken it over.
+db_give_back() { db_locked db_stop_own; }
+db_stop_own() { [ "$(cat "$home/owner" 2>/dev/null)" != "$$" ] || db_stop_now; }
+
+# A server killed a moment ago may still hold its own lock file: try for a while.
+db_start_now() {
   db_installed || { echo "pilgrim: PostgreSQL is missing. Run:  sudo apt-get install -y postgresql" >&2; return 1; }
-  [ -n "$(db_dir)" ] && db_as test -s "$(db_dir)/PG_VERSION" || db_create
-  local log options steady=0 attempt
+  [ -n "$(db_dir)" ] && db_as test -s "$(db_dir)/PG_VERSION" || db_create || return 1
+  local log options attempt
   log="$(db_dir)/server.log"
   options="-p $(db_port) -c listen_addresses=127.0.0.1 -c unix_socket_directories= -c log_min_messages=warning"
   for attempt in $(seq 1 60); do
-    if db_reachable; then
-      # Where another shell is stopping it, only a server that stays reachable counts.
-      steady=$((steady + 1))
-      [ ! -e "$home/stopping" ] && break
-      [ "$steady" -ge 3 ] && break
-    else
-      steady=0
-      (cd / && db_as "$(db_bin)/pg_ctl" -D "$(db_dir)" -w -t 30 -l "$log" -o "$options" start >/dev/null 2>&1) && break
-    fi
+    db_reachable && break
+    (cd / && db_as "$(db_bin)/pg_ctl" -D "$(db_dir)" -w -t 30 -l "$log" -o "$options" start >/dev/null 2>&1 9>&-) && break
     [ "$attempt" = 60 ] && { echo "pilgrim: PostgreSQL did not start; see $log" >&2; return 1; }
     sleep 0.5
   done
-  rm -f "$home/stopping"
   db_exists || PGPASSWORD=$(cat "$home/password") "$(db_bin)/createdb" -h 127.0.0.1 -p "$(db_port)" -U pilgrim pilgrim
 }
 
@@ -67,11 +81,9 @@ db_exists() {
   PGPASSWORD=$(cat "$home/password") "$(db_bin)/psql" -h 127.0.0.1 -p "$(db_port)" -U pilgrim -d postgres -tAc "select 1 from pg_database where datname='pilgrim'" | grep -q 1
 }
 
-db_stop() {
+db_stop_now() {
   [ -n "$(db_dir)" ] || return 0
-  : >"$home/stopping"
   (cd / && db_as "$(db_bin)/pg_ctl" -D "$(db_dir)" -m fast -w stop >/dev/null 2>&1) || true
-  rm -f "$home/stopping"
 }
 
 db_reset() {
