@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { launch } from './tools/chromium.mjs';
 
 const port = process.env.PILGRIM_PORT ?? '4181';
 
@@ -16,18 +17,7 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
-    },
+    launchOptions: launch,
   },
   webServer: {
     command: './pilgrim start',

@@ -3,6 +3,7 @@ import { spawn } from 'node:child_process';
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
+import { launch } from './chromium.mjs';
 
 const port = '4182';
 const base = `http://127.0.0.1:${port}`;
@@ -19,18 +20,7 @@ const healthy = () =>
   );
 for (let i = 0; i < 300 && !(await healthy()); i++) await new Promise((done) => setTimeout(done, 200));
 
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-});
+const browser = await chromium.launch(launch);
 const percentile = (values, share) =>
   values.toSorted((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * share))];
 

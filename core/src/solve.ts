@@ -49,8 +49,7 @@ const blocking: ReadonlySet<string> = new Set(['place.hazardous', 'plate.single-
 /** Walks a case through the ten stations: state, judge, tell. Never throws for a case that was read. */
 export function solve(input: Case): Result {
   const practice = practiceById(input.practice);
-  const { conductorBasis, ...own } = input.rules ?? {};
-  const rules = rulesFor(conductorBasis === undefined ? own : { ...own, conductorBasis });
+  const rules = rulesFor(input.rules);
   const w = new Workings();
   const walk: Walk = { input, practice, rules, w };
 
@@ -64,6 +63,8 @@ export function solve(input: Case): Result {
   let told: Told = nothing;
   if (load && !blocked) {
     const assumed: string[] = [];
+    if (input.speed?.need === undefined) assumed.push('a fixed speed');
+    if (input.place?.dirt === undefined || input.place.water === undefined) assumed.push('a clean, dry place');
     if (speed.assumedHours) assumed.push('4000 h a year at full flow');
     if (input.money?.energyPrice === undefined) assumed.push('an energy price of 0.15 per kWh');
     if (input.money?.years === undefined) assumed.push('10 years');
@@ -156,8 +157,8 @@ function chooseAndTell(walk: Walk, needs: Needs, plate: ReturnType<typeof readPl
       };
     }
     if (needs.assumed.length > 0)
-      w.finding('choice.assumed', 'note', `Ranked with ${needs.assumed.join(', ')}, which nobody gave.`, {
-        fields: ['speed.profile', 'money.energyPrice'],
+      w.finding('choice.assumed', 'note', `Chosen with ${needs.assumed.join(', ')}, which nobody gave.`, {
+        fields: ['speed.need', 'place.dirt', 'speed.profile', 'money.energyPrice'],
       });
   }
   if (!choice) {

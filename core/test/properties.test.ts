@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
-  caseSchema,
   dimensions,
   parseJson,
   q,
@@ -246,5 +245,4 @@ describe('cases', () => {
     expect(parseJson('['.repeat(1_000_000))).toMatchObject({ ok: false, errors: [{ path: 'case' }] });
     expect(parseJson('')).toMatchObject({ ok: false, errors: [{ path: 'case' }] });
   });
-  it('is published as a JSON Schema', () => expect(caseSchema.shape.format).toBeDefined());
 });

@@ -8,7 +8,7 @@ import type { Connection, EnclosureClass, Motor } from './motor';
  * standards leave open by the models below (docs/catalogue.md says how each column was made). No maker's data.
  */
 export function genericMotors(): readonly Motor[] {
-  cached ??= [...northAmerican(), ...iecMotors()];
+  cached ??= [...build(northAmerican), ...build(underIec)];
   return cached;
 }
 
@@ -137,22 +137,52 @@ const iecSeries: readonly Series[] = [
 
 const poleNumbers = [2, 4, 6] as const;
 
-function northAmerican(): Motor[] {
-  return build(northAmerica, naSeries, naTables.premiumEfficiency, horsepower, (rating, series) => {
+/** What one tradition brings to its motors. */
+interface Tradition {
+  readonly key: string;
+  readonly practice: Practice;
+  readonly series: readonly Series[];
+  readonly efficiencies: Rows;
+  readonly frames: readonly (readonly [number, string, string, string])[];
+  /** Watts in one unit of rating. */
+  readonly unit: number;
+  /** Plates round full-load speed to this many r/min. */
+  readonly speedStep: number;
+  readonly serviceFactor: number;
+  windingOf(rating: number, series: Series): Winding;
+}
+
+const northAmerican: Tradition = {
+  key: 'na',
+  practice: northAmerica,
+  series: naSeries,
+  efficiencies: naTables.premiumEfficiency,
+  frames: naTables.frames,
+  unit: horsepower,
+  speedStep: 5,
+  serviceFactor: 1.15,
+  windingOf(rating, series) {
     if (series.volts === 'only 575') return { text: '575 V', volts: [575], leads: 3, delta: null, onDrive: 575 };
     return rating <= 100
       ? { text: '208-230/460 V', volts: [208, 230, 460], leads: 9, delta: null, onDrive: 460 }
       : { text: '460 V', volts: [460], leads: 6, delta: 460, onDrive: 460 };
-  });
-}
+  },
+};
 
-function iecMotors(): Motor[] {
-  return build(iec, iecSeries, iecTables.efficiencies, 1000, (rating) =>
+const underIec: Tradition = {
+  key: 'iec',
+  practice: iec,
+  series: iecSeries,
+  efficiencies: iecTables.efficiencies,
+  frames: iecTables.frames,
+  unit: 1000,
+  speedStep: 1,
+  serviceFactor: 1,
+  windingOf: (rating) =>
     rating < 4
       ? { text: '230/400 V', volts: [230, 400], leads: 6, delta: 230, onDrive: 400 }
       : { text: '400/690 V', volts: [400, 690], leads: 6, delta: 400, onDrive: 400 },
-  );
-}
+};
 
 interface Winding {
   readonly text: string;
@@ -163,21 +193,15 @@ interface Winding {
   readonly onDrive: number;
 }
 
-function build(
-  practice: Practice,
-  all: readonly Series[],
-  efficiencies: Rows,
-  unit: number,
-  windingOf: (rating: number, series: Series) => Winding,
-): Motor[] {
+function build(tradition: Tradition): Motor[] {
   const motors: Motor[] = [];
-  for (const series of all) {
-    for (const [rating, ...columns] of efficiencies) {
+  for (const series of tradition.series) {
+    for (const [rating, ...columns] of tradition.efficiencies) {
       if (rating > (series.upTo ?? Infinity)) continue;
-      for (const [i, poles] of poleNumbers.entries()) {
-        const percent = columns[series.column + i];
+      for (const [column, poles] of poleNumbers.entries()) {
+        const percent = columns[series.column + column];
         if (percent === null || percent === undefined) continue;
-        motors.push(motor(practice, series, rating, unit, poles, i, percent / 100, windingOf(rating, series)));
+        motors.push(motor(tradition, series, rating, poles, column, percent / 100));
       }
     }
   }
@@ -185,18 +209,17 @@ function build(
 }
 
 function motor(
-  practice: Practice,
+  tradition: Tradition,
   series: Series,
   rating: number,
-  unit: number,
   poles: 2 | 4 | 6,
   column: number,
   efficiency: number,
-  winding: Winding,
 ): Motor {
-  const power = rating * unit;
+  const { practice, speedStep: step } = tradition;
+  const winding = tradition.windingOf(rating, series);
+  const power = rating * tradition.unit;
   const synchronous = (120 * practice.frequency) / poles;
-  const step = practice.id === 'iec' ? 1 : 5;
   const speed = Math.min(synchronous - step, Math.round((synchronous * (1 - usualSlip(efficiency))) / step) * step);
   const powerFactor = usualPowerFactor(power, poles);
   const connections = winding.volts.map((voltage): Connection => {
@@ -205,8 +228,9 @@ function motor(
   });
   const top = winding.volts.at(-1) ?? 0;
   const unitText = practice.words.powerUnit;
+  const frame = tradition.frames.find(([r]) => r === rating)?.[column + 1];
   return {
-    id: `${practice.id === 'iec' ? 'iec' : 'na'}-${series.key}-${String(rating).replace('.', '_')}${unitText}-${poles}p`,
+    id: `${tradition.key}-${series.key}-${String(rating).replace('.', '_')}${unitText}-${poles}p`,
     name: `${rating} ${unitText} ${poles}-pole ${series.enclosureText} ${series.efficiencyClass}`,
     practice: practice.id,
     power,
@@ -220,41 +244,36 @@ function motor(
     efficiencyMinimum: practice.minimumEfficiency(efficiency, power)?.value ?? efficiency,
     efficiencyClass: series.efficiencyClass,
     powerFactor,
-    frame: frameOf(practice, rating, column),
+    frame: frame === undefined ? null : String(frame),
     enclosure: series.enclosure,
     enclosureText: series.enclosureText,
-    serviceFactor: practice.id === 'iec' ? 1 : 1.15,
+    serviceFactor: tradition.serviceFactor,
     leads: winding.leads,
     deltaVoltage: winding.delta,
     lockedRotorCurrent: practice.lockedRotorCurrent(power, top).value,
     lockedRotorTorque: practice.lockedRotorTorque(power, poles).value,
-    turndown: series.inverterDuty
-      ? { variableTorque: 20, constantTorque: 10 }
-      : { variableTorque: 10, constantTorque: 2 },
+    turndown: series.inverterDuty ? inverterTurndown : usualTurndown,
     inverterDuty: series.inverterDuty,
     pulseRating: series.inverterDuty ? 3.1 * winding.onDrive : 1000,
     maxSpeed: poles === 2 ? synchronous : 1.25 * synchronous,
-    priceIndex: Math.round(
-      95 * (power / 1000) ** 0.82 * series.price * (1 + 0.12 * (poles === 4 ? 0 : poles === 2 ? 0.5 : 2)) + 60,
-    ),
+    priceIndex: priceIndex(power, series, poles),
   };
 }
 
-function frameOf(practice: Practice, rating: number, column: number): string | null {
-  const frames = practice.id === 'iec' ? iecTables.frames : naTables.frames;
-  return (
-    frames
-      .find(([r]) => r === rating)
-      ?.slice(1)
-      .at(column)
-      ?.toString() ?? null
-  );
+/** Common practice for a general-purpose and for an inverter-duty motor: lowest speed as rated ÷ this. */
+const usualTurndown = { variableTorque: 10, constantTorque: 2 } as const;
+const inverterTurndown = { variableTorque: 20, constantTorque: 10 } as const;
+
+/** Invented: compares, prices nothing. */
+function priceIndex(power: number, series: Series, poles: 2 | 4 | 6): number {
+  const byPoles = { 2: 1.06, 4: 1, 6: 1.24 }[poles];
+  return Math.round(95 * (power / 1000) ** 0.82 * series.price * byPoles + 60);
 }
 
 /** Rotor copper loss is taken as 22 % of all losses of a 60 or 50 Hz cage motor; slip is that share of the air-gap power. */
 const usualSlip = (efficiency: number): number => 0.22 * (1 - efficiency);
 
-/** Full-load power factor rises with size and falls with poles; fitted by eye to what catalogues of the trade commonly show. */
+/** Full-load power factor rises with size and falls with poles; common practice, no table. */
 function usualPowerFactor(power: number, poles: number): number {
   const size = Math.log10(power / 1000);
   const four = Math.min(0.89, 0.75 + 0.065 * size);

@@ -58,6 +58,7 @@ export const figureUnits = {
   'point.shaftPower': 'W',
   'start.faultCurrent': 'A',
   'start.sourceImpedance': 'ohm',
+  'start.ratedTorque': 'N.m',
   'start.lockedRotorCurrent': 'A',
   'start.lockedRotorTorque': 'N.m',
   'start.lockedRotorImpedance': 'ohm',

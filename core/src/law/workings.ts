@@ -77,6 +77,14 @@ export const prescribed = <U extends UnitId>(value: Q<U>, source: Source): Given
 /** A value a house rule sets. */
 export const byRule = <U extends UnitId>(rule: string, value: Q<U>): Given<U> => ({ rule, value });
 
+export interface FigureOptions {
+  /** Instead of the law's own: who prescribed what went in. */
+  readonly source?: Source;
+  readonly estimate?: boolean;
+  /** What a law over rows (a profile, a shape) rests on beyond its named inputs. */
+  readonly assumed?: readonly Assumed[];
+}
+
 export interface FindingSpec {
   readonly fields?: readonly string[];
   readonly figures?: readonly FigureId[];
@@ -103,11 +111,11 @@ export class Workings {
     id: I,
     by: Law<A, UnitOf<I>>,
     inputs: { readonly [K in keyof A]: Input<A[K]> },
-    options: { readonly source?: Source; readonly estimate?: boolean } = {},
+    options: FigureOptions = {},
   ): Q<UnitOf<I>> | undefined {
     const shown: Record<string, string | number> = {};
     const origins: Record<string, Origin> = {};
-    const taken: Assumed[] = [];
+    const taken: Assumed[] = [...(options.assumed ?? [])];
     const values: { [K in keyof A]?: Q<A[K]> } = {};
     const fields: string[] = [];
     let complete = true;

@@ -52,10 +52,10 @@ export const lockedRotorTorque = law({
   name: 'Locked-rotor torque',
   symbol: 'T_LR',
   unit: 'N.m',
-  takes: { t: '1', P: 'W', n: 'rpm' },
-  formula: 't * 60 * P / (2 * pi * n)',
+  takes: { t: '1', T_r: 'N.m' },
+  formula: 't * T_r',
   source: definition('Locked-rotor torque', 'as a multiple of rated torque'),
-  of: ({ t, P, n }) => (t * 60 * P) / (2 * Math.PI * n),
+  of: ({ t, T_r }) => t * T_r,
 });
 
 /** Line current at standstill where the method draws a fixed share c of the direct current at the same voltage. */

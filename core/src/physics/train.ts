@@ -42,6 +42,17 @@ export const powerThroughTrain = law({
   of: ({ P_L, eta }) => P_L / eta,
 });
 
+/** Motor speed a drive holds, as a share of the motor speed at the demand. */
+export const speedOnDrive = law({
+  name: 'Motor speed on a drive',
+  symbol: 'n_op',
+  unit: 'rpm',
+  takes: { n_m: 'rpm', k: '1' },
+  formula: 'n_m * max(1, k)',
+  source: definition('Case', 'highest speed asked, and not below the speed of the demand'),
+  of: ({ n_m, k }) => n_m * Math.max(1, k),
+});
+
 /** Driven inertia seen from the motor shaft: kinetic energy is the same on both sides. */
 export const inertiaThroughTrain = law({
   name: 'Driven inertia at the motor',

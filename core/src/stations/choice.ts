@@ -1,10 +1,10 @@
 import { motorById, type Motor } from '../catalogue';
 import type { Candidate, Choice, Result } from '../case';
-import { prescribed, type Given } from '../law';
-import { drivenSpeed, loading, operatingSpeed, powerAtPoint } from '../physics';
+import { assumed, field, prescribed, type Given } from '../law';
+import { drivenSpeed, loading, operatingSpeed, powerAtPoint, speedOnDrive } from '../physics';
 import { q } from '../quantity';
 import { explain, methodNames } from './explain';
-import { connectionFor, directSpeed, settledSpeed, type Judged } from './judge';
+import { connectionFor, type Judged } from './judge';
 import { catalogueSource } from './subject';
 import type { Needs, Walk } from './walk';
 
@@ -60,24 +60,21 @@ export function tellPoint(
   i: number,
   method: Chosen['candidate']['method'],
 ): void {
-  const { w } = walk;
+  const { input, w } = walk;
   w.enter('choice');
   const motor = judged.columns.motors[i];
   if (!motor) return;
   const source = catalogueSource(motor);
   const ratio: Given<'1'> = { field: 'load.train.ratio', value: q(needs.load.ratio, '1') };
   if (method === 'drive') {
-    const n = settledSpeed(needs, method, directSpeed(needs, judged.columns, i));
-    w.stated(
-      'point.motorSpeed',
-      'rpm',
-      q(n, 'rpm'),
-      { kind: 'given', title: 'Speed the drive is asked to hold', fromMemory: false },
-      {
-        field: 'speed.max',
-        symbol: 'n_op',
-      },
-    );
+    const max = input.speed?.max;
+    w.figure('point.motorSpeed', speedOnDrive, {
+      n_m: 'load.motorSpeed',
+      k:
+        max === undefined
+          ? assumed('speed.max', q(1, '1'), 'no highest speed given: that of the demand')
+          : field('speed.max', q(needs.speed.max, '1')),
+    });
   } else {
     w.figure('point.motorSpeed', operatingSpeed(needs.load.shape), {
       n_s: prescribed(q(judged.columns.synchronous[i] ?? 0, 'rpm'), source),

@@ -1,6 +1,6 @@
 import { starterPriceIndex } from '../catalogue';
 import type { Curves, ProfilePoint } from '../case';
-import { assumed, field, prescribed, type Given } from '../law';
+import { assumed, field, prescribed, type Assumed, type Given } from '../law';
 import {
   annualEnergy,
   controlCurves,
@@ -25,7 +25,7 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
   w.enter('cost');
   const rows = needs.speed.rows;
   const rated = numberOf(w, subject.power) ?? needs.load.power;
-  const eta = subject.efficiency.value ?? 0.9;
+  const eta = subject.efficiency.value;
   const method = subject.method ?? 'direct';
   const oldEta = oldEfficiency(walk, plate, subject);
   w.stated(
@@ -69,13 +69,13 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
       rows.map((r) => ({ hours: r.hours, ratio: presentRatio(needs.speed.control, r.flow), efficiency: oldEta })),
     ),
     { H },
-    { source: controlSource, estimate: needs.speed.control === 'throttle-valve' },
+    { source: controlSource, estimate: needs.speed.control === 'throttle-valve', assumed: unsaidOld(walk) },
   );
   w.figure(
     'cost.newRatio',
     meanInputRatio(rows.map((r) => newRow(r.hours, newInput(r.flow) / full))),
     { H },
-    { estimate: true },
+    { estimate: true, assumed: unsaidNew(walk, needs) },
   );
   const newPower: Given<'W'> | 'point.shaftPower' = w.figures.has('point.shaftPower')
     ? 'point.shaftPower'
@@ -120,6 +120,19 @@ const newRow = (
   efficiency: 1,
 });
 
+/** The present way of control, where nobody said it. */
+function unsaidOld({ input }: Walk): Assumed[] {
+  if (input.speed?.control !== undefined) return [];
+  return [{ field: 'speed.control', value: 'none', why: 'not said: full input at every flow' }];
+}
+
+/** The static head of a load that follows the square of speed, where nobody said it. */
+function unsaidNew({ input }: Walk, needs: Needs): Assumed[] {
+  if (needs.load.shape.kind !== 'quadratic' || !needs.speed.variable || input.speed?.staticFraction !== undefined)
+    return [];
+  return [{ field: 'speed.staticFraction', value: 0, why: 'not said: no static head' }];
+}
+
 /** Efficiency of what is there now: the plate's by house rule, else usual for its rating, else the new motor's own. */
 function oldEfficiency({ practice, rules, w }: Walk, plate: PlateFacts, subject: Subject): number {
   const first = rules.efficiencyBasis === 'minimum' ? w.figures.get('plate.efficiencyMinimum') : undefined;
@@ -132,7 +145,7 @@ function oldEfficiency({ practice, rules, w }: Walk, plate: PlateFacts, subject:
     return stamped.value;
   }
   const usual = plate.power === undefined ? undefined : practice.usualEfficiency(plate.power, plate.poles ?? 4);
-  const value = usual?.value ?? subject.efficiency.value ?? 0.9;
+  const value = usual?.value ?? subject.efficiency.value;
   w.stated(
     'cost.oldEfficiency',
     '1',

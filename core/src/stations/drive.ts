@@ -1,5 +1,5 @@
 import { assumed, commonPractice, field, houseRule } from '../law';
-import { doubledPulse, isVariableTorque, torqueFromPower } from '../physics';
+import { doubledPulse, isVariableTorque } from '../physics';
 import { deratedCurrent, driveCurrent, overloadCurrent, turndownSpeed, houseRules } from '../practice';
 import { q, writeQuantity } from '../quantity';
 import { driveOverload, unfilteredLength } from './judge';
@@ -24,11 +24,6 @@ export function tellDrive(walk: Walk, needs: Needs, subject: Subject): void {
     },
   );
   const power = numberOf(w, subject.power);
-  const speed = numberOf(w, subject.speed);
-  const rated =
-    power !== undefined && speed !== undefined
-      ? torqueFromPower.of({ P: q(power, 'W'), n: q(speed, 'rpm') })
-      : undefined;
   w.figure('drive.overloadCurrent', overloadCurrent, {
     I_n: subject.current,
     r:
@@ -36,7 +31,7 @@ export function tellDrive(walk: Walk, needs: Needs, subject: Subject): void {
         ? assumed('load.overload.ratio', q(1, '1'), 'no overload described')
         : field('load.overload.ratio', q(needs.load.overload, '1')),
     T_m: 'load.motorTorque',
-    T_r: { value: rated, text: 'rated torque of the motor' },
+    T_r: 'start.ratedTorque',
   });
   const required = w.figure('drive.requiredCurrent', driveCurrent, {
     I_n: subject.current,

@@ -1,4 +1,4 @@
-import { definition, prescribed } from '../law';
+import { definition, prescribed, type Given } from '../law';
 import { conductorCurrent, overloadDial, overloadTrip } from '../practice';
 import { q, writeQuantity } from '../quantity';
 import { numberOf, type Subject } from './subject';
@@ -6,7 +6,7 @@ import type { Walk } from './walk';
 
 /** Overload dial and trip from plate current, table current, and the least ampacity of the conductors. */
 export function tellGuard(walk: Walk, subject: Subject): void {
-  const { input, practice, w } = walk;
+  const { practice, rules, w } = walk;
   w.enter('guard');
   const power = numberOf(w, subject.power);
   const voltage = numberOf(w, subject.voltage);
@@ -22,7 +22,7 @@ export function tellGuard(walk: Walk, subject: Subject): void {
       {},
     );
   }
-  const basis = input.rules?.conductorBasis ?? practice.conductorBasis;
+  const basis = rules.conductorBasis === 'practice' ? practice.conductorBasis : rules.conductorBasis;
   w.figure(
     'guard.conductorCurrent',
     conductorCurrent,
@@ -41,21 +41,17 @@ export function tellGuard(walk: Walk, subject: Subject): void {
     ),
     I_n: subject.current,
   });
-  const rule = practice.overload(subject.serviceFactor);
-  const reference = practice.id === 'iec' || insideDelta ? 'guard.overloadDial' : subject.current;
-  w.figure(
-    'guard.overloadTrip',
-    overloadTrip,
-    { k: prescribed(q(rule.trip, '1'), rule.source), I: reference },
-    { source: rule.source },
-  );
+  const rule = practice.overload(subject.serviceFactor.value);
+  const I = 'guard.overloadDial';
+  const factor = (k: number): Given<'1'> => ({
+    ...subject.serviceFactor,
+    value: q(k, '1'),
+    source: rule.source,
+    text: `${k} at service factor ${subject.serviceFactor.value}`,
+  });
+  w.figure('guard.overloadTrip', overloadTrip, { k: factor(rule.trip), I }, { source: rule.source });
   if (rule.maximum !== undefined) {
-    w.figure(
-      'guard.overloadMaximum',
-      overloadTrip,
-      { k: prescribed(q(rule.maximum, '1'), rule.source), I: reference },
-      { source: rule.source },
-    );
+    w.figure('guard.overloadMaximum', overloadTrip, { k: factor(rule.maximum), I }, { source: rule.source });
   }
   w.finding(
     'guard.dial',

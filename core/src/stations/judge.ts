@@ -57,6 +57,23 @@ export interface Judged {
   readonly order: Int32Array;
 }
 
+/** Where no standard draws a line: common practice, written in docs/decisions.md. */
+const lines = {
+  /** Speed off the wanted one on the line: passes within, cautioned within. */
+  speedOff: 0.05,
+  speedOffCaution: 0.1,
+  /** Starting torque over breakaway below which a pass is only a caution. */
+  startReserve: 0.1,
+  /** Speed on a drive as a share of rated, outside which motor and frequency hardly fit each other. */
+  driveFrom: 0.7,
+  driveTo: 1.06,
+  driveNever: 2,
+  /** Some suppliers limit starting current from about here, W. */
+  unlimitedStart: 4000,
+  /** At and above this line voltage an unknown pulse rating is never assumed good, V. */
+  pulsesNeverAssumed: 550,
+} as const;
+
 /** Judges every motor with every method against the needs. Records nothing; closed forms and one bracketed root each. */
 export function judge(needs: Needs, motors: readonly Motor[], methods: readonly Method[]): Judged {
   const columns = motorColumns(motors);
@@ -149,9 +166,9 @@ function judgeOne(
   const start = startAtStandstill(needs, c, i, motor, method, voltage);
   if (start.dip !== undefined)
     set('supply', start.dip <= rules.maxDip ? code.pass : code.fail, 1 - start.dip / rules.maxDip);
-  else set('supply', drive || motor.power <= 4000 ? code.pass : code.caution, 0);
+  else set('supply', drive || motor.power <= lines.unlimitedStart ? code.pass : code.caution, 0);
   const reserve = start.torque / (load.torque * load.breakaway || 1e-9) - 1;
-  set('starting-torque', reserve < 0 ? code.fail : reserve < 0.1 ? code.caution : code.pass, reserve);
+  set('starting-torque', reserve < 0 ? code.fail : reserve < lines.startReserve ? code.caution : code.pass, reserve);
   if (!speed.variable && drive) set('speed-control', code.caution, 0);
 
   if (method === 'star-delta') {
@@ -188,14 +205,22 @@ function judgeSpeed(
   const rated = c.speed[i] ?? 0;
   if (!drive) {
     const off = Math.abs(n / needs.load.speed - 1);
-    set('speed', off <= 0.05 ? code.pass : off <= 0.1 ? code.caution : code.fail, 1 - off / 0.1);
+    set(
+      'speed',
+      off <= lines.speedOff ? code.pass : off <= lines.speedOffCaution ? code.caution : code.fail,
+      1 - off / lines.speedOffCaution,
+    );
     return;
   }
   const share = n / rated;
   const within = n <= motor.maxSpeed;
   set(
     'speed',
-    !within || share > 2 ? code.fail : share <= 1.06 && share >= 0.7 ? code.pass : code.caution,
+    !within || share > lines.driveNever
+      ? code.fail
+      : share <= lines.driveTo && share >= lines.driveFrom
+        ? code.pass
+        : code.caution,
     motor.maxSpeed / n - 1,
   );
 }
@@ -210,7 +235,7 @@ function judgeWinding(needs: Needs, motor: Motor, voltage: number, set: Setter):
       return set('winding', code.pass, margin);
     case 'judged': {
       if (margin >= 0) return set('winding', code.pass, margin);
-      if (voltage >= 550) return set('winding', code.fail, margin);
+      if (voltage >= lines.pulsesNeverAssumed) return set('winding', code.fail, margin);
       const short = needs.place.cable !== undefined && needs.place.cable <= unfilteredLength(needs);
       set('winding', short ? code.pass : code.caution, margin);
     }

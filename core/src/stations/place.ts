@@ -37,7 +37,7 @@ export function surveyPlace(walk: Walk): PlaceNeeds {
   const driveLaw = rules.driveAltitude === 'current' ? driveDeratingByCurrent : driveDeratingByTemperature;
   const dDrive = w.figure('place.driveDerating', driveLaw, { theta: driveAmbient, h: altitude }) ?? 0;
 
-  heatAndHeight(walk, ambient.value ?? 40, driveAmbient.value ?? 40, altitude.value ?? 0, d);
+  heatAndHeight(walk, ambient.value ?? 40, driveAmbient.value ?? 40, altitude.value ?? 0, dU > 0 ? d / dU : 0);
   const enclosures = practice.enclosures({
     dirt: place?.dirt ?? 'clean',
     water: place?.water ?? 'dry',
@@ -65,7 +65,7 @@ function heatAndHeight({ w }: Walk, ambient: number, drive: number, altitude: nu
     w.finding(
       'place.hot',
       'caution',
-      `${writeQuantity(ambient, 'degC')} at the motor: above the 40 °C it is designed for, so ${percent(1 - d)} of the rating is lost. Heat is what kills motors.`,
+      `${writeQuantity(ambient, 'degC')} at the motor: above the 40 °C it is designed for, so ${percent(1 - d)} of the rating is lost to heat and height. Heat is what kills motors.`,
       { fields: ['place.ambient'], figures: ['place.motorDerating'] },
     );
   }

@@ -19,7 +19,7 @@ type PlateOf = NonNullable<Case['plate']>;
 
 /** Reads the existing motor's plate: connects the pair that fits the supply and works out what is not stamped. */
 export function readPlate(walk: Walk): PlateFacts {
-  const { input, practice, w } = walk;
+  const { input, w } = walk;
   w.enter('plate');
   lifetime(walk);
   const plate = input.plate;
@@ -52,15 +52,13 @@ export function readPlate(walk: Walk): PlateFacts {
   lockedRotor(walk, plate);
   if (plate.frame) shaftHeight(walk, plate.frame);
   doubts(walk, plate);
-  if (practice.frequency !== undefined && block.frequency && input.supply?.frequency) {
-    if (block.frequency.value !== input.supply.frequency.value) {
-      w.finding(
-        'plate.frequency-mismatch',
-        'caution',
-        `The plate is for ${block.frequency.text}, the supply is ${input.supply.frequency.text}. Speed and torque change with frequency, and only the same volts per hertz keep the flux.`,
-        { fields: ['plate.frequency', 'supply.frequency'] },
-      );
-    }
+  if (block.frequency && input.supply?.frequency && block.frequency.value !== input.supply.frequency.value) {
+    w.finding(
+      'plate.frequency-mismatch',
+      'caution',
+      `The plate is for ${block.frequency.text}, the supply is ${input.supply.frequency.text}. Speed and torque change with frequency, and only the same volts per hertz keep the flux.`,
+      { fields: ['plate.frequency', 'supply.frequency'] },
+    );
   }
   return {
     power,

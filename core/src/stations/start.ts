@@ -13,6 +13,7 @@ import {
   startingCurrent,
   startingTorque,
   tapPractice,
+  torqueFromPower,
   torqueReserve,
   voltageDip,
 } from '../physics';
@@ -27,24 +28,15 @@ export function tellStart(walk: Walk, needs: Needs, subject: Subject): void {
   const { input, w } = walk;
   w.enter('start');
   const supply: Given<'V'> = field('supply.voltage', input.supply?.voltage?.value, input.supply?.voltage?.text);
-  w.figure('start.lockedRotorTorque', lockedRotorTorque, {
-    t: subject.lockedRotorTorque,
-    P: subject.power,
-    n: subject.speed,
-  });
-  if (subject.lockedRotorCurrent.value !== undefined) {
-    w.stated(
-      'start.lockedRotorCurrent',
-      'A',
-      subject.lockedRotorCurrent.value,
-      subject.lockedRotorCurrent.source ?? { kind: 'given', title: 'Code letter of the plate', fromMemory: false },
-      {
-        field: subject.lockedRotorCurrent.field,
-        assumed: subject.lockedRotorCurrent.assumed,
-        symbol: 'I_LR',
-      },
-    );
-  }
+  w.figure('start.ratedTorque', torqueFromPower, { P: subject.power, n: subject.speed });
+  w.figure('start.lockedRotorTorque', lockedRotorTorque, { t: subject.lockedRotorTorque, T_r: 'start.ratedTorque' });
+  w.stated(
+    'start.lockedRotorCurrent',
+    'A',
+    subject.lockedRotorCurrent.value,
+    subject.lockedRotorCurrent.source ?? { kind: 'given', title: 'Code letter of the plate', fromMemory: false },
+    { field: subject.lockedRotorCurrent.field, assumed: subject.lockedRotorCurrent.assumed, symbol: 'I_LR' },
+  );
   w.figure('start.lockedRotorImpedance', lockedRotorImpedance, {
     U_r: subject.voltage,
     I_LR: 'start.lockedRotorCurrent',
@@ -111,11 +103,7 @@ function tellMethod(
     const k = field('load.shape', q(driveOverload(needs), '1'), `${driveOverload(needs)} × for this kind of load`);
     w.figure(`start.${method}.peakCurrent`, driveLineCurrent, { k, I_n: subject.current });
     if (known) dip(method);
-    const rated = numberAt(w.value('start.lockedRotorTorque'), subject.lockedRotorTorque.value);
-    w.figure(`start.${method}.startingTorque`, driveTorque, {
-      k,
-      T_r: { value: rated === undefined ? undefined : q(rated, 'N.m'), text: 'rated torque of the motor' },
-    });
+    w.figure(`start.${method}.startingTorque`, driveTorque, { k, T_r: 'start.ratedTorque' });
   }
   w.figure(`start.${method}.breakawayMargin`, torqueReserve, {
     T_st: `start.${method}.startingTorque`,
@@ -130,9 +118,6 @@ function tellMethod(
     });
   }
 }
-
-const numberAt = (torque: number | undefined, ratio: number | undefined): number | undefined =>
-  torque === undefined || ratio === undefined || ratio === 0 ? undefined : torque / ratio;
 
 function judgeSubject({ w, rules }: Walk, needs: Needs, subject: Subject): void {
   const method = subject.method ?? 'direct';

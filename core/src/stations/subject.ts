@@ -1,9 +1,11 @@
 import type { Motor } from '../catalogue';
-import type { Given, Input, Method, Source } from '../law';
-import { field, prescribed, type Workings } from '../law';
-import { q, type Q } from '../quantity';
+import { prescribed, type Given, type Input, type Method, type Source, type Workings } from '../law';
+import { q, type Q, type UnitId } from '../quantity';
 import { connectionFor } from './judge';
 import type { PlateFacts, Walk } from './walk';
+
+/** A given value that is certainly there. */
+type Known<U extends UnitId> = Given<U> & { readonly value: Q<U> };
 
 /** The motor that guard, drive and cost speak of, with each value in the form a law takes it. */
 export interface Subject {
@@ -15,11 +17,10 @@ export interface Subject {
   readonly speed: Input<'rpm'>;
   readonly voltage: Input<'V'>;
   readonly current: Input<'A'>;
-  readonly efficiency: Given<'1'>;
-  readonly serviceFactor: number;
-  readonly serviceFactorField: string | undefined;
-  readonly lockedRotorCurrent: Given<'A'>;
-  readonly lockedRotorTorque: Given<'1'>;
+  readonly efficiency: Known<'1'>;
+  readonly serviceFactor: Known<'1'>;
+  readonly lockedRotorCurrent: Known<'A'>;
+  readonly lockedRotorTorque: Known<'1'>;
   readonly deltaVoltage: number | null;
   readonly turndown: { readonly variableTorque?: number; readonly constantTorque?: number };
   readonly maxSpeed: Q<'rpm'> | undefined;
@@ -32,6 +33,8 @@ export const catalogueSource = (motor: Motor): Source => ({
   part: motor.name,
   fromMemory: false,
 });
+
+const known = <U extends UnitId>(value: Q<U>, source: Source): Known<U> => ({ value, source });
 
 /** A catalogue motor as subject; its rated values are the choice's figures where it is the choice. */
 export function subjectOf(walk: Walk, motor: Motor, method: Method | null, kind: 'pinned' | 'choice'): Subject {
@@ -49,14 +52,10 @@ export function subjectOf(walk: Walk, motor: Motor, method: Method | null, kind:
     speed: 'choice.ratedSpeed',
     voltage: prescribed(q(connection.voltage, 'V'), source),
     current: 'choice.ratedCurrent',
-    efficiency: prescribed(
-      q(rules.efficiencyBasis === 'minimum' ? motor.efficiencyMinimum : motor.efficiency, '1'),
-      source,
-    ),
-    serviceFactor: motor.serviceFactor,
-    serviceFactorField: undefined,
-    lockedRotorCurrent: prescribed(q((motor.lockedRotorCurrent * top) / connection.voltage, 'A'), source),
-    lockedRotorTorque: prescribed(q(motor.lockedRotorTorque, '1'), source),
+    efficiency: known(q(rules.efficiencyBasis === 'minimum' ? motor.efficiencyMinimum : motor.efficiency, '1'), source),
+    serviceFactor: known(q(motor.serviceFactor, '1'), source),
+    lockedRotorCurrent: known(q((motor.lockedRotorCurrent * top) / connection.voltage, 'A'), source),
+    lockedRotorTorque: known(q(motor.lockedRotorTorque, '1'), source),
     deltaVoltage: motor.deltaVoltage,
     turndown: motor.turndown,
     maxSpeed: q(motor.maxSpeed, 'rpm'),
@@ -85,17 +84,19 @@ export function subjectFromPlate({ input, practice, w }: Walk, plate: PlateFacts
     voltage: 'plate.connectedVoltage',
     current: 'plate.connectedCurrent',
     efficiency: efficiency
-      ? field('plate.efficiency', q(efficiency.value, '1'))
+      ? { field: 'plate.efficiency', value: q(efficiency.value, '1') }
       : {
           field: 'plate.efficiency',
           value: q(usual.value, '1'),
           source: usual.source,
           assumed: 'not on the plate: usual for its rating',
         },
-    serviceFactor: stamped?.serviceFactor ?? 1,
-    serviceFactorField: 'plate.serviceFactor',
+    serviceFactor:
+      stamped?.serviceFactor === undefined
+        ? { field: 'plate.serviceFactor', value: q(1, '1'), assumed: 'no service factor on the plate: 1.0' }
+        : { field: 'plate.serviceFactor', value: q(stamped.serviceFactor, '1') },
     lockedRotorCurrent: lockedMax
-      ? field('plate.codeLetter', q(lockedMax.value, 'A'))
+      ? { field: 'plate.codeLetter', value: q(lockedMax.value, 'A') }
       : {
           field: 'plate.codeLetter',
           value: q(byTable.value, 'A'),
