@@ -93,3 +93,9 @@ export function suitableEnclosures({ dirt, water, corrosive }: PlaceNeeds): read
     return ['open', 'enclosed', 'severe-duty', 'washdown'];
   return ['enclosed', 'severe-duty', 'washdown'];
 }
+
+/** Sorts a voltage deviation by a comfortable band and the largest permitted; a supply just at a limit is within it. */
+export function fitOutcome(deviation: number, comfortable: number, permitted: number): VoltageFit['outcome'] {
+  const size = Math.abs(deviation) - 1e-9;
+  return size <= comfortable ? 'pass' : size <= permitted ? 'caution' : 'fail';
+}

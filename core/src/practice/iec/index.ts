@@ -1,6 +1,6 @@
 import { commonPractice, model, remembered } from '../../law';
 import { q } from '../../quantity';
-import { atRating, poleColumn, suitableEnclosures, type DriveSize, type Practice } from '../practice';
+import { atRating, fitOutcome, poleColumn, suitableEnclosures, type DriveSize, type Practice } from '../practice';
 import { codeLetters, codeLetterSource } from '../north-america/tables';
 import * as t from './tables';
 
@@ -28,8 +28,7 @@ export const iec: Practice = {
 
   voltageFit(supply, motor) {
     const deviation = supply / motor - 1;
-    const size = Math.abs(deviation);
-    const outcome = size <= 0.055 ? 'pass' : size <= 0.1 ? 'caution' : 'fail';
+    const outcome = fitOutcome(deviation, 0.055, 0.1);
     return { outcome, deviation, limit: 0.1, source: voltageSource };
   },
 

@@ -1,6 +1,14 @@
 import { commonPractice, model, remembered } from '../../law';
 import { q } from '../../quantity';
-import { atRating, horsepower, poleColumn, suitableEnclosures, type DriveSize, type Practice } from '../practice';
+import {
+  atRating,
+  fitOutcome,
+  horsepower,
+  poleColumn,
+  suitableEnclosures,
+  type DriveSize,
+  type Practice,
+} from '../practice';
 import * as t from './tables';
 
 const voltageSource = remembered('standard', 'NEMA MG 1', '2016', '12.44 (±10 % of rated voltage)');
@@ -21,8 +29,7 @@ export const northAmerica: Practice = {
 
   voltageFit(supply, motor) {
     const deviation = supply / motor - 1;
-    const size = Math.abs(deviation);
-    const outcome = size <= 0.06 ? 'pass' : size <= 0.1 ? 'caution' : 'fail';
+    const outcome = fitOutcome(deviation, 0.06, 0.1);
     return { outcome, deviation, limit: 0.1, source: voltageSource };
   },
 
@@ -53,8 +60,8 @@ export const northAmerica: Practice = {
   },
 
   tableCurrent(power, voltage) {
-    const column = t.tableCurrentVoltages.findLastIndex((v) => voltage >= v * 0.955);
-    if (column < 0 || voltage > 610) return undefined;
+    const { column, off } = voltageColumn(voltage);
+    if (off > 0.07) return undefined;
     const hp = power / horsepower;
     const last = t.tableCurrents.at(-1)?.[0] ?? 0;
     const value = hp > last * 1.01 ? undefined : atRating(t.tableCurrents, hp, column);
@@ -89,10 +96,7 @@ export const northAmerica: Practice = {
   },
 
   driveSizes(voltage) {
-    const column = Math.max(
-      0,
-      t.tableCurrentVoltages.findLastIndex((v) => voltage >= v * 0.955),
-    );
+    const { column } = voltageColumn(voltage);
     const sizes: DriveSize[] = [];
     for (const row of t.tableCurrents) {
       const current = row[column + 1];
@@ -101,3 +105,10 @@ export const northAmerica: Practice = {
     return { value: sizes, source: t.tableCurrentSource };
   },
 };
+
+/** The table's column whose voltage lies nearest, and how far off it is: 440 to 480 V read the 460 V column, 400 V none well. */
+function voltageColumn(voltage: number): { readonly column: number; readonly off: number } {
+  const offs = t.tableCurrentVoltages.map((v) => Math.abs(voltage / v - 1));
+  const off = Math.min(...offs);
+  return { column: offs.indexOf(off), off };
+}

@@ -1,0 +1,213 @@
+import type { Result } from '@pilgrim/core';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { Desk, type Head } from '$lib/position/desk.svelte';
+import type { Draft } from '$lib/position/drafts';
+
+const drafts = new Map<string, Draft>();
+let draftsWork = true;
+vi.mock('$lib/position/drafts', () => ({
+  readStoredDraft: async (id: string) => {
+    if (!draftsWork) throw new Error('no storage');
+    return drafts.get(id);
+  },
+  storeDraft: async (id: string, draft: Draft) => {
+    if (!draftsWork) throw new Error('no storage');
+    drafts.set(id, draft);
+  },
+  dropDraft: async (id: string) => void drafts.delete(id),
+}));
+
+/** The worker's place is taken by the same reading and solving on this thread. */
+vi.mock('$lib/solver', async () => {
+  const { readDraft, solve } = await import('@pilgrim/core');
+  return {
+    LatestSolver: class {
+      constructor(private readonly answer: (a: { result: Result | null; errors: readonly object[] }) => void) {}
+      ask(draft: unknown): void {
+        const { value, errors } = readDraft(draft);
+        this.answer({ result: value ? solve(value) : null, errors });
+      }
+    },
+  };
+});
+
+const text = {
+  format: 'pilgrim.case/1',
+  practice: 'iec',
+  name: 'Blower',
+  load: { demand: { kind: 'pull', force: '160 lbf', radius: '1 ft', speed: '70 rpm' }, train: { ratio: 20 } },
+};
+const head = async (): Promise<Head> => {
+  const { readCase, solve } = await import('@pilgrim/core');
+  const reading = readCase(text);
+  if (!reading.ok) throw new Error('not a case');
+  return { id: 'r1', caseText: text, result: solve(reading.value), author: 'a', createdAt: '2026-11-01T00:00:00Z' };
+};
+
+let sent: { url: string; init: RequestInit }[] = [];
+function server(status: number, body: unknown): void {
+  vi.stubGlobal('fetch', async (url: string, init: RequestInit) => {
+    sent.push({ url, init });
+    return new Response(JSON.stringify(body), { status });
+  });
+}
+
+let desk: Desk;
+beforeEach(async () => {
+  drafts.clear();
+  draftsWork = true;
+  sent = [];
+  vi.stubGlobal('localStorage', { getItem: () => null });
+  desk = new Desk('s1', await head(), 'Blower');
+});
+afterEach(() => vi.unstubAllGlobals());
+
+describe('a desk', () => {
+  it('starts from the newest revision, saved', () => {
+    expect(desk.state).toBe('saved');
+    expect(desk.parent).toBe('r1');
+    expect(desk.value('load.demand.force')).toBe('160 lbf');
+    expect(desk.figure('load.torque')?.value).toBeCloseTo(160 * 4.4482216152605 * 0.3048, 9);
+  });
+  it('starts a position with nothing but a name as an empty case', () => {
+    const bare = new Desk('s2', null, 'Spare bay');
+    expect(bare.case).toEqual({ format: 'pilgrim.case/1', practice: 'iec', name: 'Spare bay' });
+    expect(bare.parent).toBeNull();
+  });
+  it('solves on every edit, and keeps what cannot be read with its message', () => {
+    desk.set('load.demand.force', '90 kgf');
+    expect(desk.state).toBe('edited');
+    expect(desk.figure('load.torque')?.value).toBeCloseTo(90 * 9.80665 * 0.3048, 9);
+    desk.set('load.demand.force', '90 apples');
+    expect(desk.value('load.demand.force')).toBe('90 apples');
+    expect(desk.error('load.demand.force')).toContain('write a force');
+    expect(desk.figure('load.torque')).toBeUndefined();
+  });
+  it('an edit to the same value is none', () => {
+    desk.set('load.demand.force', '160 lbf');
+    expect(desk.state).toBe('saved');
+  });
+});
+
+describe('undo', () => {
+  it('takes the letters of one field back at once, fields one by one, and redoes them', () => {
+    for (const typed of ['1', '12', '120 lbf']) desk.set('load.demand.force', typed);
+    desk.set('load.train.ratio', 25);
+    desk.undo();
+    expect(desk.value('load.train.ratio')).toBe(20);
+    expect(desk.value('load.demand.force')).toBe('120 lbf');
+    desk.undo();
+    expect(desk.value('load.demand.force')).toBe('160 lbf');
+    desk.undo();
+    desk.redo();
+    desk.redo();
+    expect(desk.value('load.demand.force')).toBe('120 lbf');
+    expect(desk.value('load.train.ratio')).toBe(25);
+  });
+  it('a new edit ends what could be redone', () => {
+    desk.set('load.train.ratio', 25);
+    desk.undo();
+    desk.set('load.train.ratio', 30);
+    desk.redo();
+    expect(desk.value('load.train.ratio')).toBe(30);
+  });
+  it('adding rows one after another is one step each', () => {
+    desk.change('', (d) => Reflect.set(d, 'speed', { profile: [{ hours: 1, flow: 1 }] }));
+    desk.change('', (d) => Reflect.set(d, 'speed', { profile: [{ hours: 2, flow: 1 }] }));
+    desk.undo();
+    expect(desk.value('speed.profile[0].hours')).toBe(1);
+  });
+});
+
+describe('drafts', () => {
+  it('are kept until saved, and brought back with the revision they were made on', async () => {
+    desk.set('load.demand.force', '90 kgf');
+    await desk.keepDraft();
+    expect(drafts.get('s1')).toMatchObject({ parent: 'r1', case: { load: { demand: { force: '90 kgf' } } } });
+    const again = new Desk('s1', await head(), 'Blower');
+    await again.wake();
+    expect(again.state).toBe('edited');
+    expect(again.value('load.demand.force')).toBe('90 kgf');
+    expect(again.message).toContain('brought back');
+  });
+  it('where the browser keeps none, the desk says so and works on', async () => {
+    draftsWork = false;
+    await desk.wake();
+    expect(desk.message).toContain('save often');
+    desk.set('load.train.ratio', 25);
+    await desk.keepDraft();
+    expect(desk.message).toContain('save now');
+  });
+  it('nothing is kept of a desk without edits', async () => {
+    await desk.keepDraft();
+    expect(drafts.size).toBe(0);
+  });
+});
+
+describe('saving', () => {
+  it('names the revision it was based on, takes the new one, and drops the draft', async () => {
+    desk.set('load.demand.force', '90 kgf');
+    await desk.keepDraft();
+    server(201, { ...(await head()), id: 'r2' });
+    await desk.save();
+    expect(sent[0]?.url).toBe('/api/v1/studies/s1/revisions');
+    expect(new Headers(sent[0]?.init.headers).get('if-match')).toBe('"r1"');
+    expect(desk).toMatchObject({ state: 'saved', parent: 'r2', message: 'Saved.' });
+    expect(drafts.size).toBe(0);
+  });
+  it('a first save expects nothing there', async () => {
+    const bare = new Desk('s2', null, 'Spare bay');
+    bare.set('name', 'x');
+    server(201, { ...(await head()), id: 'r1' });
+    await bare.save();
+    expect(new Headers(sent[0]?.init.headers).get('if-match')).toBe('"none"');
+  });
+  it('an outdated one shows the revision in the way; keeping mine saves on top of it', async () => {
+    desk.set('load.demand.force', '90 kgf');
+    const theirs = { ...(await head()), id: 'r9', author: 'other' };
+    server(412, { title: 'Somebody saved in between', head: theirs });
+    await desk.save();
+    expect(desk.state).toBe('failed');
+    expect(desk.conflict?.author).toBe('other');
+    expect(desk.value('load.demand.force')).toBe('90 kgf');
+    server(201, { ...(await head()), id: 'r10' });
+    await desk.keepMine();
+    expect(new Headers(sent[1]?.init.headers).get('if-match')).toBe('"r9"');
+    expect(desk).toMatchObject({ state: 'saved', parent: 'r10', conflict: null });
+  });
+  it('taking theirs drops mine', async () => {
+    desk.set('load.demand.force', '90 kgf');
+    server(412, { head: { ...(await head()), id: 'r9' } });
+    await desk.save();
+    await desk.takeTheirs('Blower');
+    expect(desk).toMatchObject({ state: 'saved', parent: 'r9' });
+    expect(desk.value('load.demand.force')).toBe('160 lbf');
+  });
+  it('what cannot be read is refused with its fields, and nothing typed is lost', async () => {
+    desk.set('load.demand.force', 'apples');
+    server(422, { errors: [{ path: 'load.demand.force', message: 'no' }] });
+    await desk.save();
+    expect(desk.message).toContain('load.demand.force cannot be read');
+    expect(desk.value('load.demand.force')).toBe('apples');
+  });
+  it('a server that does not answer leaves the draft', async () => {
+    desk.set('load.demand.force', '90 kgf');
+    vi.stubGlobal('fetch', async () => {
+      throw new TypeError('fetch failed');
+    });
+    await desk.save();
+    expect(desk).toMatchObject({ state: 'failed', parent: 'r1' });
+    expect(desk.message).toContain('draft is kept');
+  });
+  it('an edit made while the server was busy stays an edit', async () => {
+    desk.set('load.demand.force', '90 kgf');
+    const answer = { ...(await head()), id: 'r2' };
+    vi.stubGlobal('fetch', async () => {
+      desk.set('load.demand.force', '95 kgf');
+      return new Response(JSON.stringify(answer), { status: 201 });
+    });
+    await desk.save();
+    expect(desk).toMatchObject({ state: 'edited', parent: 'r2' });
+    expect(desk.value('load.demand.force')).toBe('95 kgf');
+  });
+});

@@ -1,0 +1,41 @@
+import { describe, expect, it } from 'vitest';
+import { figureUnits } from '@pilgrim/core';
+import { fieldName, figureName, isStation, stationIds, stationNames, stationOfField } from '$lib/names';
+
+describe('names', () => {
+  it('a field leads to the station on whose desk it stands', () => {
+    const expected = {
+      'load.demand.force': 'load',
+      'supply.source': 'start',
+      'supply.source.rating': 'start',
+      'rules.ranking': 'choice',
+      method: 'choice',
+      'money.energyPrice': 'cost',
+      'history.failed': 'plate',
+      'speed.profile[1].hours': 'speed',
+      'place.cable.length': 'place',
+    };
+    for (const [path, station] of Object.entries(expected)) expect(stationOfField(path)).toBe(station);
+  });
+  it('every figure reads as words', () => {
+    for (const id of Object.keys(figureUnits)) expect(figureName(id)).toMatch(/^[A-Z][^.]*$/);
+    expect(figureName('start.direct.voltageDip')).toBe('Voltage dip');
+  });
+  it('fields read as words', () => expect(fieldName('load.demand.drumDiameter')).toBe('demand drum diameter'));
+  it('stations are ten, in working order, each named', () => {
+    expect(stationIds.map((s) => stationNames[s])).toEqual([
+      'Plate',
+      'Load',
+      'Place',
+      'Speed',
+      'Choice',
+      'Start',
+      'Guard',
+      'Drive',
+      'Cost',
+      'Sheet',
+    ]);
+    expect(isStation('sheet')).toBe(true);
+    expect(isStation('toString')).toBe(false);
+  });
+});
