@@ -1,0 +1,157 @@
+import { expect, test } from '@playwright/test';
+import { demoId, openStation, ownPosition } from './helpers';
+
+test('reading in one system changes what is read, never what was typed', async ({ page, request }) => {
+  const { id } = await ownPosition(request, 'D-1', '01-in-110.json');
+  await openStation(page, id, 'load');
+  const torque = page.locator('main [data-figure="load.motorTorque"]');
+  await expect(torque).toContainText('12.1 N·m (8.89 lbf·ft)');
+  await page.getByLabel('Read in').selectOption('SI');
+  await expect(torque).toContainText('12.1 N·m');
+  await expect(torque).not.toContainText('lbf·ft');
+  await page.getByLabel('Read in').selectOption('North American');
+  await expect(torque).toContainText('8.89 lbf·ft');
+  await expect(page.getByLabel('Pull', { exact: true })).toHaveValue('160 lbf');
+});
+
+test('the theme is remembered by the server, so nothing flashes', async ({ page }) => {
+  await page.goto('/');
+  await page.waitForLoadState('networkidle');
+  await page.getByRole('button', { name: 'Dark theme' }).click();
+  await expect(page.locator('html')).toHaveClass(/dark/);
+  const html = await (await page.request.get('/')).text();
+  expect(html).toContain('<html lang="en" class="dark">');
+  await page.reload();
+  await page.waitForLoadState('networkidle');
+  await page.getByRole('button', { name: 'Light theme' }).click();
+  await expect(page.locator('html')).not.toHaveClass(/dark/);
+});
+
+test('rows of the year are added, read, removed, and undone', async ({ page, request }) => {
+  const { id } = await ownPosition(request, 'D-2', '03-st-210.json');
+  await openStation(page, id, 'speed');
+  const hours = page.locator('main [data-figure="speed.hours"]');
+  await expect(hours).toContainText('5000');
+  await page.getByRole('button', { name: 'Add a row' }).click();
+  await expect(hours).toContainText('6000');
+  await page.getByLabel('Hours a year').nth(3).fill('500');
+  await page.getByLabel('Flow', { exact: true }).nth(3).fill('0,5');
+  await expect(hours).toContainText('5500');
+  await page.getByLabel('Hours a year').nth(3).fill('8000');
+  await expect(page.getByRole('list', { name: 'Cannot be read' })).toContainText('8784');
+  await page.getByRole('button', { name: 'Remove row 4' }).click();
+  await expect(hours).toContainText('5000');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Hours a year')).toHaveCount(4);
+});
+
+test('a motor is pinned from the candidates and let go again', async ({ page, request }) => {
+  const { id } = await ownPosition(request, 'D-3', '01-in-110.json');
+  await openStation(page, id, 'choice');
+  await expect(page.getByTestId('choice')).toContainText('5 hp');
+  const other = page.getByTestId('candidate').filter({ hasText: '7.5 hp' }).first();
+  const name = await other.getByRole('button').first().innerText();
+  await other.getByRole('button', { name: `Pin ${name}` }).click();
+  await expect(page.getByTestId('choice')).toContainText('7.5 hp');
+  await expect(page.getByTestId('candidate')).toHaveCount(1);
+  await page.getByRole('button', { name: 'unpin' }).click();
+  await expect(page.getByTestId('choice')).toContainText('5 hp');
+});
+
+test('a candidate opens to its verdicts, a method to its reasons', async ({ page }) => {
+  await openStation(page, demoId('07'), 'choice');
+  await page.getByTestId('candidate').first().getByRole('button').first().click();
+  const open = page.getByTestId('candidate').first().locator('xpath=following-sibling::tr[1]');
+  for (const requirement of ['power', 'voltage', 'enclosure', 'turndown', 'winding'])
+    await expect(open).toContainText(requirement);
+  await page.locator('summary').filter({ hasText: 'star delta' }).click();
+  await expect(page.locator('details[open]')).toContainText('Star-delta cannot vary speed');
+});
+
+test('pinning a starting method judges only that one', async ({ page, request }) => {
+  const { id } = await ownPosition(request, 'D-4', '04-st-230.json');
+  await openStation(page, id, 'choice');
+  await page.getByLabel('Starting method').selectOption('soft starter');
+  await expect(page.getByTestId('choice')).toContainText('soft starter');
+  await expect(page.getByTestId('findings')).toContainText('live when off');
+  await page.getByLabel('Starting method').selectOption('compare all');
+  await expect(page.getByTestId('choice')).not.toContainText('soft starter');
+});
+
+test('a chart has its data one key away, and a summary in words', async ({ page }) => {
+  await openStation(page, demoId('07'), 'cost');
+  const chart = page.getByRole('img', { name: /Electrical input against flow\. At half flow .* kW now/ });
+  await expect(chart.locator('svg')).toBeVisible();
+  await page.getByRole('button', { name: 'data as a table' }).press('Enter');
+  await expect(page.getByRole('table', { name: 'Electrical input against flow' }).getByRole('row')).toHaveCount(35);
+});
+
+test('the plate is stamped in its practice, rings what contradicts, and says what it worked out', async ({
+  page,
+  request,
+}) => {
+  const { id } = await ownPosition(request, 'D-5', '08-kn-430.json');
+  await openStation(page, id, 'plate');
+  await expect(page.getByLabel('HP', { exact: true })).toHaveValue('10 hp');
+  const plate = page.getByRole('group', { name: 'Motor plate' });
+  await expect(plate.locator('[data-figure="plate.poles"]')).toContainText('4');
+  await page.getByLabel('RPM').fill('1800 rpm');
+  await expect(page.getByTestId('findings')).toContainText('synchronous speed itself');
+  await expect(page.getByLabel('RPM')).toHaveClass(/ringed/);
+  await page.getByLabel('RPM').fill('1760 rpm');
+  await expect(page.getByLabel('RPM')).not.toHaveClass(/ringed/);
+  await page.getByLabel('SF').fill('big');
+  await expect(plate).toContainText('write a number from 1 up to 2');
+  await page.getByLabel('Practice').selectOption('IEC');
+  await expect(page.getByLabel('cos φ')).toBeVisible();
+});
+
+test('finding narrows the plant; what is not there is said; a file that is no position is refused', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.waitForLoadState('networkidle');
+  await page.getByRole('searchbox').fill('kiln exhaust');
+  await expect(page.getByTestId('position')).toHaveCount(1);
+  await page.getByRole('searchbox').fill('nowhere');
+  await expect(page.getByText('Nothing here is called “nowhere”.')).toBeVisible();
+  for (const [name, content] of [
+    ['half.json', '{"format":'],
+    ['other.json', '{"format":"something else"}'],
+  ] as const) {
+    await page
+      .getByTestId('import')
+      .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) });
+    await expect(page.getByRole('status')).toContainText(/not|cannot/i);
+  }
+});
+
+test('going from one position to another opens the other, with its own draft', async ({ page, request }) => {
+  const one = await ownPosition(request, 'D-6', '01-in-110.json');
+  const two = await ownPosition(request, 'D-7', '01-in-110.json');
+  await openStation(page, one.id, 'load');
+  await page.getByLabel('Pull', { exact: true }).fill('170 lbf');
+  await page.waitForTimeout(400);
+  await page.getByRole('link', { name: 'Plant' }).click();
+  await page.getByRole('row', { name: /D-7/ }).getByRole('link').click();
+  await expect(page).toHaveURL(new RegExp(two.id));
+  await page.keyboard.press('Alt+2');
+  await expect(page.getByLabel('Pull', { exact: true })).toHaveValue('160 lbf');
+  await page.goBack();
+  await page.goto(`/positions/${one.id}/load`);
+  await expect(page.getByLabel('Pull', { exact: true })).toHaveValue('170 lbf');
+});
+
+test('an estimate, an assumption and a table’s source are shown in the working', async ({ page }) => {
+  await openStation(page, demoId('05'), 'drive');
+  await page.locator('main [data-figure="drive.cableLimit"]').click();
+  await expect(page.getByTestId('working')).toContainText('Assumed: rules.leadLength');
+  await openStation(page, demoId('08'), 'guard');
+  await page.locator('main [data-figure="guard.tableCurrent"]').click();
+  await expect(page.getByTestId('working')).toContainText('Table 430.250 (from memory)');
+  await openStation(page, demoId('07'), 'cost');
+  await page.locator('main [data-figure="cost.savedMoney"]').click();
+  await expect(page.getByTestId('working')).toContainText('An estimate');
+  await page.getByRole('button', { name: 'money.energyPrice' }).click();
+  await expect(page.getByLabel('Energy price, per kWh')).toBeFocused();
+});
