@@ -346,6 +346,25 @@ describe('Cost', () => {
     expect(r.figures['cost.investment']?.assumed[0]?.why).toContain('invented price index');
     expect(r.figures['cost.payback']?.estimate).toBe(true);
   });
+  it('a new machine has nothing to save against, and is not told that nothing comes back', () => {
+    const fresh = solved({ ...pump, speed: { need: 'fixed', profile: [{ hours: 4000, flow: 1 }] } });
+    expect(findingIds(fresh)).not.toContain('cost.no-saving');
+    expect(fresh.stations.cost.key).toMatch(/MWh a year$/);
+    const replaced = solved({
+      ...pump,
+      plate: {
+        power: '22 kW',
+        voltage: '400 V',
+        current: '40 A',
+        speed: '1475 rpm',
+        frequency: '50 Hz',
+        efficiency: 0.96,
+        efficiencyMinimum: 0.96,
+      },
+      speed: { need: 'fixed', profile: [{ hours: 4000, flow: 1 }] },
+    });
+    expect(findingIds(replaced)).toContain('cost.no-saving');
+  });
   it('hours nobody gave make no energy figure', () => {
     const r = solved({ ...pump, speed: { need: 'variable', min: 0.5 } });
     expect(r.figures['cost.oldEnergy']).toBeUndefined();

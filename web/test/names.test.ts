@@ -19,7 +19,7 @@ describe('names', () => {
   });
   it('every figure reads as words', () => {
     for (const id of Object.keys(figureUnits)) expect(figureName(id)).toMatch(/^[A-Z][^.]*$/);
-    expect(figureName('start.direct.voltageDip')).toBe('Voltage dip');
+    expect(figureName('start.direct.voltageDip')).toBe('Voltage dip, direct');
   });
   it('fields read as words', () => expect(fieldName('load.demand.drumDiameter')).toBe('demand drum diameter'));
   it('stations are ten, in working order, each named', () => {

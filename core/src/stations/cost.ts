@@ -14,7 +14,7 @@ import {
   savedMoney,
   speedRatio,
 } from '../physics';
-import { q } from '../quantity';
+import { q, writeNumber } from '../quantity';
 import { inputOf } from './judge';
 import { numberOf, type Subject } from './subject';
 import type { Needs, PlateFacts, Walk } from './walk';
@@ -95,7 +95,7 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
   });
   const saved = w.figure('cost.savedEnergy', savedEnergy, { E_old: 'cost.oldEnergy', E_new: 'cost.newEnergy' });
   money(walk, subject);
-  if (saved !== undefined && saved <= 0) {
+  if (saved !== undefined && saved <= 0 && isCompared(needs, subject, plate)) {
     w.finding(
       'cost.no-saving',
       'caution',
@@ -119,6 +119,10 @@ const newRow = (
   ratio,
   efficiency: 1,
 });
+
+/** Whether a saving is expected at all: of an old motor, a present control, or a drive that must earn its keep. */
+const isCompared = (needs: Needs, subject: Subject, plate: PlateFacts): boolean =>
+  plate.power !== undefined || needs.speed.control !== 'none' || subject.method === 'drive';
 
 /** The present way of control, where nobody said it. */
 function unsaidOld({ input }: Walk): Assumed[] {
@@ -202,7 +206,9 @@ function money({ input, w }: Walk, subject: Subject): void {
 
 export function costKey({ w }: Walk): string {
   const payback = w.figures.get('cost.payback');
-  const saved = w.figures.get('cost.savedEnergy');
   if (payback) return `back in ${payback.text}`;
-  return saved ? `${Math.round(saved.value / 1000)} MWh a year saved` : 'nothing to count yet';
+  const saved = w.value('cost.savedEnergy');
+  const energy = w.value('cost.newEnergy');
+  if (saved === undefined || energy === undefined) return 'nothing to count yet';
+  return saved > 0 ? `${writeNumber(saved / 1000)} MWh a year saved` : `${writeNumber(energy / 1000)} MWh a year`;
 }

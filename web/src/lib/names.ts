@@ -34,15 +34,14 @@ const names: Readonly<Record<string, string>> = {
   'speed.hours': 'Hours in the profile',
 };
 
-/** A figure's name in words: listed, else made from its id ("start.direct.voltageDip" → "Voltage dip"). */
+/** A figure's name in words: listed, else made from its id ("start.direct.voltageDip" → "Voltage dip, direct"). */
 export function figureName(id: string): string {
   const known = names[id];
   if (known) return known;
-  const tail = id
-    .slice(id.lastIndexOf('.') + 1)
-    .replace(/([A-Z])/g, ' $1')
-    .toLowerCase();
-  return tail.charAt(0).toUpperCase() + tail.slice(1);
+  const parts = id.split('.');
+  const tail = (parts.at(-1) ?? id).replace(/([A-Z])/g, ' $1').toLowerCase();
+  const method = parts.length === 3 ? `, ${words(parts[1] ?? '')}` : '';
+  return tail.charAt(0).toUpperCase() + tail.slice(1) + method;
 }
 
 export const stationNames: Readonly<Record<StationName, string>> = {

@@ -106,11 +106,7 @@
         <tbody>
           {#each list as [id, f] (id)}
             <tr>
-              <td
-                >{figureName(id)}{id.startsWith('start.') && id.split('.').length > 2
-                  ? ` (${words(id.split('.')[1] ?? '')})`
-                  : ''}{f.assumed.length > 0 ? ' · assumed' : f.estimate ? ' · estimate' : ''}</td
-              >
+              <td>{figureName(id)}{f.assumed.length > 0 ? ' · assumed' : f.estimate ? ' · estimate' : ''}</td>
               <td class="n">{textOf(f)}</td>
               <td class="max-w-[220px] break-words">{f.formula === 'given' ? 'given' : `${f.symbol} = ${f.formula}`}</td
               >
