@@ -81,6 +81,7 @@ test('pinning a starting method judges only that one', async ({ page, request })
 test('a chart has its data one key away, and a summary in words', async ({ page }) => {
   await openStation(page, demoId('07'), 'cost');
   const chart = page.getByRole('img', { name: /Electrical input against flow\. At half flow .* kW now/ });
+  await chart.scrollIntoViewIfNeeded();
   await expect(chart.locator('svg')).toBeVisible();
   await page.getByRole('button', { name: 'data as a table' }).press('Enter');
   await expect(page.getByRole('table', { name: 'Electrical input against flow' }).getByRole('row')).toHaveCount(35);

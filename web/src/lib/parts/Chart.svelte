@@ -22,16 +22,23 @@
 
   onMount(() => {
     let stop = (): void => {};
-    void import('./echarts').then(({ init }) => {
-      const chart = init(box);
-      const observer = new ResizeObserver(() => chart.resize());
-      observer.observe(box);
-      draw = () => chart.setOption(option(), true);
-      stop = () => {
-        observer.disconnect();
-        chart.dispose();
-      };
+    // Chart code comes when a chart is seen, and not before.
+    const seen = new IntersectionObserver((entries) => {
+      if (!entries.some((e) => e.isIntersecting)) return;
+      seen.disconnect();
+      void import('./echarts').then(({ init }) => {
+        const chart = init(box);
+        const observer = new ResizeObserver(() => chart.resize());
+        observer.observe(box);
+        draw = () => chart.setOption(option(), true);
+        stop = () => {
+          observer.disconnect();
+          chart.dispose();
+        };
+      });
     });
+    seen.observe(box);
+    stop = () => seen.disconnect();
     return () => stop();
   });
 
