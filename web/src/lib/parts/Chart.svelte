@@ -6,6 +6,8 @@
     readonly name: string;
     readonly points: readonly (readonly [number, number])[];
     readonly dashed?: boolean;
+    /** Where two lines end close together, the lower one's name stands below it. */
+    readonly labelBelow?: boolean;
   }
   interface Props {
     title: string;
@@ -79,7 +81,7 @@
         lineStyle: { width: 2, type: s.dashed ? ('dashed' as const) : ('solid' as const) },
         endLabel: {
           show: true,
-          offset: [0, i === 0 ? -9 : 9],
+          offset: [0, s.labelBelow ? 9 : -9],
           formatter: s.name,
           ...text,
           width: 140,

@@ -77,7 +77,7 @@
     y="input, kW"
     series={[
       { name: 'new', points: flow.new },
-      { name: 'as it is now', points: flow.old, dashed: true },
+      { name: 'as it is now', points: flow.old, dashed: true, labelBelow: true },
     ]}
     summary={`At half flow ${flow.old.find(([x]) => x > 0.49)?.[1].toFixed(1) ?? '—'} kW now, ${flow.new.find(([x]) => x > 0.49)?.[1].toFixed(1) ?? '—'} kW new.`}
   />
