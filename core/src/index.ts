@@ -2,8 +2,19 @@ export * from './quantity';
 export * from './law';
 export * as physics from './physics';
 export * as practice from './practice';
-export { houseRules, practiceById, type Practice, type RuleId } from './practice';
+export { houseRules, practiceById, type Practice, type PracticeId, type RuleId } from './practice';
 export * from './catalogue';
 export * from './case';
-export { methodNames, requirements } from './stations';
+export * as nameplate from './nameplate';
+export {
+  comparedMethods,
+  enclosureTable,
+  judge,
+  methodNames,
+  requirements,
+  type Judged,
+  type Needs,
+  type Requirement,
+} from './stations';
 export * from './solve';
+export * from './screening';

@@ -1,4 +1,4 @@
-import { genericMotors, type Motor } from './catalogue';
+import { genericMotors, motorById, type Motor } from './catalogue';
 import type { Candidate, Case, Choice, Curves, MethodVerdict, Result, StationSummary } from './case';
 import { stations, Workings, type FigureId, type Method, type StationName } from './law';
 import { torqueRatio } from './physics';
@@ -10,11 +10,14 @@ import {
   costKey,
   countMotors,
   driveKey,
+  enclosureTable,
   explain,
   explainMethods,
   findLoad,
   guardKey,
   judge,
+  judgeMeasured,
+  learnFromFailure,
   loadKey,
   methodNames,
   pinnedMotor,
@@ -22,6 +25,7 @@ import {
   plateKey,
   readPlate,
   readSupply,
+  requirements,
   reasonsFor,
   rulesUsed,
   speedKey,
@@ -33,7 +37,10 @@ import {
   tellCost,
   tellDrive,
   tellGuard,
+  tellMachine,
   tellPoint,
+  tellReplacement,
+  tellReserve,
   tellStart,
   type Judged,
   type Needs,
@@ -44,31 +51,51 @@ import {
 export const coreVersion = '0.1.0';
 
 /** Stops that end the choosing: not a matter of margins. */
-const blocking: ReadonlySet<string> = new Set(['place.hazardous', 'plate.single-phase', 'supply.single-phase']);
+const blocking: ReadonlySet<string> = new Set([
+  'place.hazardous',
+  'plate.single-phase',
+  'plate.not-cage',
+  'supply.single-phase',
+]);
+
+/** A case solved, with what a screen needs to look at more than the best fifty. */
+export interface Solved {
+  readonly result: Result;
+  /** Every candidate judged; null where nothing was chosen among. */
+  readonly screening: { readonly needs: Needs; readonly judged: Judged } | null;
+}
 
 /** Walks a case through the ten stations: state, judge, tell. Never throws for a case that was read. */
-export function solve(input: Case): Result {
+export function solve(input: Case, shelf: readonly Motor[] = []): Result {
+  return solveWith(input, shelf).result;
+}
+
+/** How many candidates a result carries in words. */
+const bestFifty = 50;
+
+/**
+ * The same, keeping the judged columns. The shelf's motors are judged beside the catalogue's. `told`: how many candidates to put
+ * into words, fifty at most; a screen that asks the columns for more needs few.
+ */
+export function solveWith(input: Case, shelf: readonly Motor[] = [], told = bestFifty): Solved {
   const practice = practiceById(input.practice);
   const rules = rulesFor(input.rules);
   const w = new Workings();
   const walk: Walk = { input, practice, rules, w };
 
   const plate = readPlate(walk);
+  judgeMeasured(walk);
   const load = findLoad(walk, plate);
   const place = surveyPlace(walk);
   const speed = askSpeed(walk);
   const supply = readSupply(walk);
+  const { history, lessons } = learnFromFailure(walk, plate, load, place, speed);
   const blocked = w.findings.find((f) => blocking.has(f.id));
+  const waived = waivedIn(walk);
+  tellMachine(walk);
 
-  let told: Told = nothing;
+  let found: Told = nothing;
   if (load && !blocked) {
-    const assumed: string[] = [];
-    if (input.speed?.need === undefined) assumed.push('a fixed speed');
-    if (input.place?.dirt === undefined || input.place.water === undefined) assumed.push('a clean, dry place');
-    if (speed.assumedHours) assumed.push('4000 h a year at full flow');
-    if (input.money?.energyPrice === undefined) assumed.push('an energy price of 0.15 per kWh');
-    if (input.money?.years === undefined) assumed.push('10 years');
-    if (input.money?.discountRate === undefined) assumed.push('7 % discount');
     const needs: Needs = {
       practice,
       rules,
@@ -77,34 +104,78 @@ export function solve(input: Case): Result {
       place,
       speed,
       oldFrame: plate.frame,
+      old: plate,
+      lessons,
+      waived,
       energyPrice: input.money?.energyPrice ?? 0.15,
       years: input.money?.years ?? 10,
       discountRate: input.money?.discountRate ?? 0.07,
-      assumed,
+      assumed: assumedFor(walk, speed.assumedHours),
     };
-    told = chooseAndTell(walk, needs, plate);
+    found = chooseAndTell(walk, needs, plate, shelf, Math.min(told, bestFifty));
   } else if (!blocked) {
     const subject = subjectFromPlate(walk, plate);
     if (subject) tellGuard(walk, subject);
-    told = { ...nothing, subject: subject ?? null };
+    found = { ...nothing, subject: subject ?? null, replacement: tellReplacement(walk, plate, undefined, undefined) };
   }
+  acceptDoubts(walk);
 
-  return {
+  const result: Result = {
     format: 'pilgrim.result/1',
     core: coreVersion,
     name: input.name ?? null,
     practice: practice.id,
     figures: Object.fromEntries(w.figures),
     findings: sorted(w),
-    counts: told.counts,
-    candidates: told.candidates,
-    methods: told.methods,
-    choice: told.choice,
-    subject: told.subject && { kind: told.subject.kind, name: told.subject.name, method: told.subject.method },
-    stations: summaries(walk, told),
+    facts: w.facts,
+    enclosures: enclosureTable(place),
+    history,
+    replacement: found.replacement,
+    counts: found.counts,
+    candidates: found.candidates,
+    methods: found.methods,
+    choice: found.choice,
+    subject: found.subject && { kind: found.subject.kind, name: found.subject.name, method: found.subject.method },
+    stations: summaries(walk, found),
     rules: rulesUsed(walk),
-    curves: told.curves,
+    curves: found.curves,
   };
+  return { result, screening: found.screening };
+}
+
+/** What the ranking takes because nobody gave it, in words. */
+function assumedFor({ input }: Walk, hours: boolean): string[] {
+  const { speed, place, money } = input;
+  return [
+    speed?.need === undefined && 'a fixed speed',
+    (place?.dirt === undefined || place.water === undefined) && 'a clean, dry place',
+    hours && '4000 h a year at full flow',
+    money?.energyPrice === undefined && 'an energy price of 0.15 per kWh',
+    money?.years === undefined && '10 years',
+    money?.discountRate === undefined && '7 % discount',
+  ].filter((x) => typeof x === 'string');
+}
+
+/** Requirements that shall not count, with a finding for a name that is none. */
+function waivedIn({ input, w }: Walk): ReadonlyMap<string, string> {
+  w.enter('choice');
+  const known: ReadonlySet<string> = new Set(requirements);
+  const map = new Map<string, string>();
+  for (const { requirement, reason } of input.waived ?? []) {
+    if (known.has(requirement)) map.set(requirement, reason);
+    else
+      w.finding('choice.unknown-requirement', 'caution', `There is no requirement "${requirement}" to leave out.`, {
+        fields: ['waived'],
+      });
+  }
+  if (map.size > 0)
+    w.finding(
+      'choice.waived',
+      'caution',
+      `Not counted for this choice: ${[...map].map(([r, reason]) => `${r.replaceAll('-', ' ')} (${reason})`).join('; ')}.`,
+      { fields: ['waived'] },
+    );
+  return map;
 }
 
 interface Told {
@@ -114,6 +185,8 @@ interface Told {
   readonly choice: Choice | null;
   readonly subject: Subject | null;
   readonly curves: Curves;
+  readonly replacement: Result['replacement'];
+  readonly screening: Solved['screening'];
 }
 
 const nothing: Told = {
@@ -123,16 +196,24 @@ const nothing: Told = {
   choice: null,
   subject: null,
   curves: { torqueSpeed: null, flow: null },
+  replacement: null,
+  screening: null,
 };
 
 /** Second and third pass: judge every candidate, then narrate the subject. */
-function chooseAndTell(walk: Walk, needs: Needs, plate: ReturnType<typeof readPlate>): Told {
+function chooseAndTell(
+  walk: Walk,
+  needs: Needs,
+  plate: ReturnType<typeof readPlate>,
+  shelf: readonly Motor[],
+  told: number,
+): Told {
   const { input, practice, w } = walk;
-  const pinned = pinnedMotor(walk);
-  const motors = pinned ? pin(pinned) : ofPractice(practice.id);
+  const pinned = pinnedMotor(walk, shelf, motorById);
+  const motors = pinned ? pin(pinned) : motorsFor(practice.id, shelf);
   const methods: readonly Method[] = input.method ? [input.method] : comparedMethods;
   const judged = judge(needs, motors, methods);
-  const entries = bestOfEach(judged, 50);
+  const entries = bestOfEach(judged, told);
   const candidates = entries.map((entry) => explain(needs, judged, entry));
   const first = candidates[0];
   const entry = entries[0];
@@ -147,6 +228,7 @@ function chooseAndTell(walk: Walk, needs: Needs, plate: ReturnType<typeof readPl
     tellChoice(walk, needs, motor);
     subject = subjectOf(walk, motor, first.method, pinned ? 'pinned' : 'choice');
     tellPoint(walk, needs, judged, i, first.method);
+    tellReserve(walk, needs, motor);
     if (first.outcome !== 'fail') {
       choice = {
         motor: first.motor,
@@ -188,6 +270,8 @@ function chooseAndTell(walk: Walk, needs: Needs, plate: ReturnType<typeof readPl
     choice,
     subject: subject ?? null,
     curves: { torqueSpeed: torqueSpeed(needs, judged, i), flow },
+    replacement: tellReplacement(walk, plate, needs, choice ? motor : undefined),
+    screening: { needs, judged },
   };
 }
 
@@ -201,25 +285,38 @@ const requirementFields: Readonly<Record<string, readonly string[]>> = {
   supply: ['supply.source'],
   'starting-torque': ['load.breakaway'],
   leads: ['method'],
+  'peak-torque': ['load.overload.ratio', 'load.cycle'],
+  'run-up': ['load.startRatio', 'load.shape'],
+  noise: ['place.noiseLimit'],
+  shaft: ['load.train.kind', 'load.train.sheave'],
   turndown: ['speed.min'],
   winding: ['place.cable.length'],
 };
 
 const fieldsFor = (requirement: string | undefined): readonly string[] => requirementFields[requirement ?? ''] ?? [];
 
-const byPractice = new Map<string, readonly Motor[]>();
-const pins = new Map<string, readonly Motor[]>();
+const lists = new Map<string, WeakMap<readonly Motor[], readonly Motor[]>>();
+const noShelf: readonly Motor[] = [];
+const pins = new WeakMap<Motor, readonly Motor[]>();
 
-/** The catalogue's motors of one practice; one list each, so that columns are built once. */
-function ofPractice(id: string): readonly Motor[] {
-  const known = byPractice.get(id) ?? genericMotors().filter((m) => m.practice === id);
-  byPractice.set(id, known);
+/** The catalogue's motors of one practice and those of the shelf; one list for each shelf, so that columns are built once. */
+export function motorsFor(practice: string, shelf: readonly Motor[]): readonly Motor[] {
+  const ofPractice = lists.get(practice) ?? new WeakMap<readonly Motor[], readonly Motor[]>();
+  lists.set(practice, ofPractice);
+  const key = shelf.length === 0 ? noShelf : shelf;
+  // Where two rank the same, what lies here comes first, and what is only quoted last.
+  const known = ofPractice.get(key) ?? [
+    ...key.filter((m) => (m.stock?.quantity ?? 0) > 0),
+    ...genericMotors().filter((m) => m.practice === practice),
+    ...key.filter((m) => (m.stock?.quantity ?? 0) === 0),
+  ];
+  ofPractice.set(key, known);
   return known;
 }
 
 function pin(motor: Motor): readonly Motor[] {
-  const known = pins.get(motor.id) ?? [motor];
-  pins.set(motor.id, known);
+  const known = pins.get(motor) ?? [motor];
+  pins.set(motor, known);
   return known;
 }
 
@@ -239,6 +336,33 @@ function torqueSpeed(needs: Needs, judged: Judged, i: number): Curves['torqueSpe
     load: steps.map((n) => [n, load.torque * (n === 0 ? load.breakaway : torqueRatio(load.shape, n / load.speed))]),
     motor,
   };
+}
+
+/**
+ * A doubt the engineer let stand with a reason becomes a note that carries it. Where one of the values it rests on has
+ * changed since, the doubt is back.
+ */
+function acceptDoubts({ input, w }: Walk): void {
+  for (const [i, finding] of w.findings.entries()) {
+    if (!finding.doubt) continue;
+    const accepted = input.accepted?.find(
+      (a) =>
+        a.finding === finding.id &&
+        Object.entries(a.values ?? {}).every(
+          ([path, value]) => finding.fields.includes(path) && stampedText(input, path) === value,
+        ),
+    );
+    if (accepted) w.findings[i] = { ...finding, level: 'note', accepted: accepted.reason };
+  }
+}
+
+/** A field of the case as it was written; empty where nothing is. */
+export function stampedText(input: Case, path: string): string {
+  const found = path
+    .split('.')
+    .reduce<unknown>((at, key) => (typeof at === 'object' && at !== null ? Reflect.get(at, key) : undefined), input);
+  if (typeof found === 'object' && found !== null && 'text' in found) return String(found.text);
+  return typeof found === 'string' || typeof found === 'number' ? String(found) : '';
 }
 
 const order = { stop: 0, caution: 1, note: 2 } as const;

@@ -44,21 +44,21 @@ export function readCase(input: unknown): CaseReading {
  * Undefined only where format or practice themselves are unusable.
  */
 export function readDraft(input: unknown): { readonly value: Case | undefined; readonly errors: readonly CaseError[] } {
-  const errors: CaseError[] = [];
+  const found = new Map<string, CaseError>();
   let current: unknown = input;
   for (let round = 0; round < 8; round++) {
     const parsed = caseSchema.safeParse(current);
-    if (parsed.success) return { value: parsed.data, errors };
+    if (parsed.success) return { value: parsed.data, errors: [...found.values()] };
     const cuts = new Map<string, readonly PropertyKey[]>();
     for (const issue of parsed.error.issues) {
-      errors.push(...explain(issue));
+      for (const error of explain(issue)) found.set(`${error.path} ${error.message}`, error);
       const drop = issue.code === 'unrecognized_keys' ? issue.keys.map((k) => [...issue.path, k]) : [issue.path];
       for (const path of drop.map((d) => existing(current, d))) cuts.set(path.map(String).join('\0'), path);
     }
     // Later array elements first, so that cutting one does not move the next.
     for (const path of [...cuts.values()].reverse()) current = without(current, path);
   }
-  return { value: undefined, errors };
+  return { value: undefined, errors: [...found.values()] };
 }
 
 /** The part of a path to cut: a whole array element, or the nearest thing there where the error is that something is missing. */

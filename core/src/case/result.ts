@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Figure, Finding, Method, StationName } from '../law';
+import type { Fact, Figure, Finding, Method, StationName } from '../law';
 import type { CaseError } from './read';
 
 export type Outcome = 'pass' | 'caution' | 'fail';
@@ -11,6 +11,15 @@ export interface Verdict {
   readonly margin: number | null;
   readonly text: string;
   readonly figures: readonly string[];
+  /** Why the engineer let this requirement not count; null where it counts. */
+  readonly waived: string | null;
+}
+
+/** Where a motor of the own shelf lies. */
+export interface StockView {
+  readonly quantity: number;
+  readonly place: string;
+  readonly assumed: readonly string[];
 }
 
 export interface CandidateMotor {
@@ -23,6 +32,26 @@ export interface CandidateMotor {
   readonly efficiency: number;
   readonly frame: string | null;
   readonly enclosure: string;
+  readonly poles: number;
+  readonly construction: string;
+  readonly designLetter: string;
+  readonly serviceFactor: number;
+  /** kg, and sound power level in dB(A). */
+  readonly mass: number;
+  readonly sound: number;
+  readonly stock: StockView | null;
+}
+
+/** An enclosure class for this place. */
+export interface EnclosureView {
+  readonly kind: string;
+  readonly words: string;
+  readonly protection: string;
+  readonly cooling: string;
+  readonly construction: string;
+  readonly suits: boolean;
+  readonly cheapest: boolean;
+  readonly text: string;
 }
 
 export interface Control {
@@ -43,6 +72,8 @@ export interface Candidate {
   readonly control: Control;
   readonly outcome: Outcome;
   readonly verdicts: readonly Verdict[];
+  /** The least that would have to change for it to be admitted; null where nothing fails. */
+  readonly change: string | null;
   readonly cost: CandidateCost;
 }
 
@@ -98,6 +129,46 @@ export interface Curves {
   } | null;
 }
 
+/** How one line of the old plate compares with its replacement. */
+export type Likeness = 'same' | 'better' | 'adaptable' | 'impossible' | 'unknown';
+
+export interface ReplacementLine {
+  readonly item: string;
+  readonly likeness: Likeness;
+  readonly old: string;
+  readonly new: string;
+  /** What it means, or what adapting needs. */
+  readonly text: string;
+}
+
+export interface Replacement {
+  readonly kind: 'choice' | 'catalogue' | 'plate';
+  readonly name: string;
+  readonly likeness: Likeness;
+  readonly lines: readonly ReplacementLine[];
+}
+
+/** A cause of the failure, with what speaks for and against it. */
+export interface LikelyCause {
+  readonly cause: string;
+  readonly title: string;
+  readonly likelihood: 'likely' | 'possible' | 'unlikely';
+  readonly reasons: readonly string[];
+  readonly remedy: string;
+}
+
+/** What the new choice must do differently: judged for every candidate under this requirement. */
+export interface LessonView {
+  readonly requirement: string;
+  readonly cause: string;
+  readonly text: string;
+}
+
+export interface FailureHistory {
+  readonly causes: readonly LikelyCause[];
+  readonly lessons: readonly LessonView[];
+}
+
 export interface Result {
   readonly format: 'pilgrim.result/1';
   readonly core: string;
@@ -105,6 +176,10 @@ export interface Result {
   readonly practice: string;
   readonly figures: Readonly<Record<string, Figure>>;
   readonly findings: readonly Finding[];
+  readonly facts: readonly Fact[];
+  readonly enclosures: readonly EnclosureView[];
+  readonly history: FailureHistory | null;
+  readonly replacement: Replacement | null;
   readonly counts: { readonly motors: number; readonly pass: number; readonly caution: number; readonly fail: number };
   readonly candidates: readonly Candidate[];
   readonly methods: readonly MethodVerdict[];
@@ -142,12 +217,14 @@ const source = z.strictObject({
   fromMemory: z.boolean(),
 });
 const outcome = z.enum(['pass', 'caution', 'fail']);
+const likeness = z.enum(['same', 'better', 'adaptable', 'impossible', 'unknown']);
 const verdict = z.strictObject({
   requirement: z.string(),
   outcome,
   margin: z.number().nullable(),
   text: z.string(),
   figures: z.array(z.string()),
+  waived: z.string().nullable().default(null),
 });
 const motor = z.strictObject({
   id: z.string(),
@@ -159,6 +236,26 @@ const motor = z.strictObject({
   efficiency: z.number(),
   frame: z.string().nullable(),
   enclosure: z.string(),
+  poles: z.int().default(4),
+  construction: z.string().default(''),
+  designLetter: z.string().default(''),
+  serviceFactor: z.number().default(1),
+  mass: z.number().default(0),
+  sound: z.number().default(0),
+  stock: z
+    .strictObject({ quantity: z.number(), place: z.string(), assumed: z.array(z.string()) })
+    .nullable()
+    .default(null),
+});
+const enclosure = z.strictObject({
+  kind: z.string(),
+  words: z.string(),
+  protection: z.string(),
+  cooling: z.string(),
+  construction: z.string(),
+  suits: z.boolean(),
+  cheapest: z.boolean(),
+  text: z.string(),
 });
 const control = z.strictObject({ name: z.string(), ratedCurrent: z.number().nullable() });
 const pair = z.tuple([z.number(), z.number()]);
@@ -211,8 +308,55 @@ export const resultSchema = z.strictObject({
       figures: z.array(z.string()),
       source: source.nullable(),
       station: z.string(),
+      // Results kept before these were told have none.
+      doubt: z.boolean().default(false),
+      suggestions: z
+        .array(z.strictObject({ field: z.string(), value: z.union([z.string(), z.number()]), why: z.string() }))
+        .default([]),
+      accepted: z.string().nullable().default(null),
     }),
   ),
+  enclosures: z.array(enclosure).default([]),
+  facts: z
+    .array(
+      z.strictObject({
+        id: z.string(),
+        label: z.string(),
+        text: z.string(),
+        fields: z.array(z.string()),
+        figures: z.array(z.string()),
+        source,
+        estimate: z.boolean(),
+        station: z.string(),
+      }),
+    )
+    .default([]),
+  history: z
+    .strictObject({
+      causes: z.array(
+        z.strictObject({
+          cause: z.string(),
+          title: z.string(),
+          likelihood: z.enum(['likely', 'possible', 'unlikely']),
+          reasons: z.array(z.string()),
+          remedy: z.string(),
+        }),
+      ),
+      lessons: z.array(z.strictObject({ requirement: z.string(), cause: z.string(), text: z.string() })),
+    })
+    .nullable()
+    .default(null),
+  replacement: z
+    .strictObject({
+      kind: z.enum(['choice', 'catalogue', 'plate']),
+      name: z.string(),
+      likeness,
+      lines: z.array(
+        z.strictObject({ item: z.string(), likeness, old: z.string(), new: z.string(), text: z.string() }),
+      ),
+    })
+    .nullable()
+    .default(null),
   counts: z.strictObject({ motors: z.int(), pass: z.int(), caution: z.int(), fail: z.int() }),
   candidates: z
     .array(
@@ -222,6 +366,7 @@ export const resultSchema = z.strictObject({
         control,
         outcome,
         verdicts: z.array(verdict),
+        change: z.string().nullable().default(null),
         cost: z.strictObject({ priceIndex: z.number(), lifeCycle: z.number(), assumed: z.array(z.string()) }),
       }),
     )

@@ -22,6 +22,8 @@ export const machines = [
 ] as const;
 export const shapes = ['constant', 'linear', 'quadratic', 'constant-power'] as const;
 export const controls = ['none', 'outlet-damper', 'inlet-vane', 'throttle-valve', 'bypass', 'on-off'] as const;
+export const mountings = ['floor', 'wall', 'ceiling', 'shaft-up', 'shaft-down', 'flange'] as const;
+export const trainKinds = ['direct', 'belt', 'gearbox', 'chain'] as const;
 export const causes = [
   'overheated',
   'phase-burnt',
@@ -37,41 +39,75 @@ export const causes = [
 
 const efficiency = () => number({ above: 0, below: 1 }, 0.936);
 const ratio = (example = 1) => number({ min: 0, max: 100 }, example);
+/** How far the load may be off, as a share; usual for the way it is known where left out. */
+const uncertainty = number({ min: 0, below: 1 }, 0.1).optional();
 const month = text(7).regex(/^\d{4}(-(0[1-9]|1[0-2]))?$/, { error: 'write a year and month such as "2021-03"' });
 
+/** What a plate may carry, in the order plates are stamped. Quantities keep their text; groups keep their hyphens and slashes. */
 const plateFields = {
   power: groups('power').optional(),
+  /** The same rating in the other unit, where both are stamped. */
+  powerAlso: groups('power').optional(),
   voltage: groups('voltage').optional(),
   current: groups('current').optional(),
   speed: groups('speed').optional(),
   frequency: quantity('frequency').optional(),
   phases: z.int({ error: 'must be 1, 2 or 3' }).min(1).max(3, { error: 'must be 1, 2 or 3' }).optional(),
   frame: text(20).optional(),
+  mounting: text(40).optional(),
   enclosure: text(80).optional(),
+  /** IP code, and IC code of the cooling. */
+  protection: text(20).optional(),
+  cooling: text(20).optional(),
   serviceFactor: number({ min: 1, max: 2 }, 1.15).optional(),
   codeLetter: text(1)
     .regex(/^[A-HJ-NPR-Va-hj-npr-v]$/, { error: 'must be one letter, A to V without I, O and Q' })
     .optional(),
   designLetter: text(3).optional(),
-  insulation: oneOf(['A', 'B', 'F', 'H']).optional(),
+  insulation: oneOf(['A', 'E', 'B', 'F', 'H', 'N']).optional(),
+  temperatureRise: quantity('temperatureRise').optional(),
+  /** Class to whose rise the motor is used, where a plate says "F/B". */
+  riseClass: oneOf(['A', 'E', 'B', 'F', 'H', 'N']).optional(),
   ambient: quantity('temperature', 'any').optional(),
   duty: text(40).optional(),
   efficiency: efficiency().optional(),
   efficiencyMinimum: efficiency().optional(),
+  efficiencyThreeQuarter: efficiency().optional(),
+  efficiencyHalf: efficiency().optional(),
+  efficiencyClass: text(20).optional(),
   powerFactor: number({ above: 0, max: 1 }, 0.83).optional(),
-  serviceFactorCurrent: quantity('current').optional(),
+  serviceFactorCurrent: groups('current').optional(),
+  usableAt: z
+    .strictObject({ voltage: quantity('voltage').optional(), current: quantity('current').optional() })
+    .optional(),
   inverterDuty: z
     .strictObject({
       variableTorque: number({ min: 1, max: 10000 }, 10).optional(),
       constantTorque: number({ min: 1, max: 10000 }, 4).optional(),
+      /** Above base speed: highest speed ÷ rated speed at constant power. */
+      constantPower: number({ min: 1, max: 20 }, 1.5).optional(),
     })
     .optional(),
   maxSpeed: quantity('speed').optional(),
   bearings: z.strictObject({ driveEnd: text(40).optional(), oppositeEnd: text(40).optional() }).optional(),
+  grease: text(80).optional(),
+  greaseInterval: quantity('time').optional(),
+  connection: text(40).optional(),
+  leads: z.int({ error: 'must be a whole number of leads such as 9' }).min(3).max(24).optional(),
+  thermalProtection: text(80).optional(),
+  weight: quantity('mass').optional(),
   altitude: quantity('length', 'any').optional(),
+  year: z.int({ error: 'must be a year such as 2014' }).min(1880).max(2100).optional(),
+  /** Kind of machine where the plate says so ("wound rotor", "permanent magnet"). */
+  kind: text(60).optional(),
+  /** The maker's own words for the type, and the serial number. */
+  model: text(80).optional(),
+  serial: text(80).optional(),
+  /** Certification for hazardous places and the like: kept as text, never read as a permission. */
+  remarks: text(400).optional(),
 };
 
-const plate = z.strictObject({
+export const plateSchema = z.strictObject({
   ...plateFields,
   alternate: z
     .strictObject({
@@ -80,8 +116,33 @@ const plate = z.strictObject({
       voltage: plateFields.voltage,
       current: plateFields.current,
       speed: plateFields.speed,
+      serviceFactor: plateFields.serviceFactor,
+      efficiency: plateFields.efficiency,
+      powerFactor: plateFields.powerFactor,
     })
     .optional(),
+});
+
+/** The plate of the motor that is there: also how it was read. */
+const oldPlate = plateSchema.extend({
+  /** Whether there is a plate to read at all. */
+  condition: oneOf(['legible', 'missing', 'burnt']).optional(),
+  /** The text it was read from, whole, so that what was not understood stays visible. */
+  text: text(4000).optional(),
+});
+
+/** What is measured where the plate is missing or burnt. */
+const measured = z.strictObject({
+  shaftHeight: quantity('length').optional(),
+  shaftDiameter: quantity('length').optional(),
+  feetAcross: quantity('length').optional(),
+  feetAlong: quantity('length').optional(),
+  speed: quantity('speed').optional(),
+  voltage: quantity('voltage').optional(),
+  noLoadCurrent: quantity('current').optional(),
+  loadCurrent: quantity('current').optional(),
+  /** Between two line terminals, as connected for the line, winding cold. */
+  windingResistance: quantity('resistance').optional(),
 });
 
 const demand = z.discriminatedUnion(
@@ -91,32 +152,47 @@ const demand = z.discriminatedUnion(
       kind: z.literal('power'),
       power: quantity('power').optional(),
       speed: quantity('speed').optional(),
+      uncertainty,
     }),
     z.strictObject({
       kind: z.literal('torque'),
       torque: quantity('torque').optional(),
       speed: quantity('speed').optional(),
+      /** Where it was measured: at the driven shaft, or at the motor's end of the train (a wrench on the gearbox input). */
+      at: oneOf(['driven', 'train-input']).optional(),
+      uncertainty,
     }),
     z.strictObject({
       kind: z.literal('pull'),
+      /** Pull that keeps it moving; the pull that gets it moving is read apart. */
       force: quantity('force').optional(),
+      breakawayForce: quantity('force').optional(),
       radius: quantity('length').optional(),
       speed: quantity('speed').optional(),
+      uncertainty,
     }),
     z.strictObject({
       kind: z.literal('pump'),
       flow: quantity('flow').optional(),
       head: quantity('length').optional(),
+      /** Part of the head that is there without flow. */
+      staticHead: quantity('length', 'zero').optional(),
       density: quantity('density').optional(),
+      viscosity: quantity('viscosity').optional(),
       efficiency: efficiency().optional(),
       speed: quantity('speed').optional(),
+      uncertainty,
     }),
     z.strictObject({
       kind: z.literal('fan'),
       flow: quantity('flow').optional(),
       pressure: quantity('pressure').optional(),
+      /** Whether the pressure is as it is there, or as catalogued for standard air of 1.2 kg/m³. */
+      pressureAt: oneOf(['actual', 'standard']).optional(),
+      gasTemperature: quantity('temperature', 'any').optional(),
       efficiency: efficiency().optional(),
       speed: quantity('speed').optional(),
+      uncertainty,
     }),
     z.strictObject({
       kind: z.literal('conveyor'),
@@ -126,6 +202,16 @@ const demand = z.discriminatedUnion(
       friction: ratio(0.03).optional(),
       speed: quantity('linearSpeed').optional(),
       drumDiameter: quantity('length').optional(),
+      /** Belt both ways and rollers, per metre of conveyor. */
+      movingMass: quantity('linearMass', 'zero').optional(),
+      /** Secondary resistances of a belt: total ÷ main resistance. */
+      secondary: number({ min: 1, max: 10 }, 1.8).optional(),
+      screwDiameter: quantity('length').optional(),
+      /** Height added for digging and friction of a bucket elevator. */
+      digging: quantity('length', 'zero').optional(),
+      /** Speed of a screw's shaft, where there is no drum. */
+      shaftSpeed: quantity('speed').optional(),
+      uncertainty,
     }),
     z.strictObject({
       kind: z.literal('hoist'),
@@ -133,6 +219,7 @@ const demand = z.discriminatedUnion(
       speed: quantity('linearSpeed').optional(),
       efficiency: efficiency().optional(),
       drumDiameter: quantity('length').optional(),
+      uncertainty,
     }),
     z.strictObject({
       kind: z.literal('measured'),
@@ -140,6 +227,7 @@ const demand = z.discriminatedUnion(
       current: quantity('current').optional(),
       power: quantity('power').optional(),
       speed: quantity('speed').optional(),
+      uncertainty,
     }),
   ],
   { error: 'kind must be one of power, torque, pull, pump, fan, conveyor, hoist, measured' },
@@ -165,19 +253,44 @@ const load = z.strictObject({
   demand: demand.optional(),
   train: z
     .strictObject({
-      kind: oneOf(['direct', 'belt', 'gearbox', 'chain']).optional(),
+      kind: oneOf(trainKinds).optional(),
       ratio: number({ above: 0, max: 10000 }, 25).optional(),
       efficiency: number({ above: 0, max: 1 }, 0.95).optional(),
+      /** Up to three stages from the motor to the machine, instead of kind, ratio and efficiency of the whole. */
+      stages: z
+        .array(
+          z.strictObject({
+            kind: oneOf(trainKinds).optional(),
+            ratio: number({ above: 0, max: 10000 }, 2).optional(),
+            efficiency: number({ above: 0, max: 1 }, 0.95).optional(),
+            /** Of its parts, at its slower side. */
+            inertia: quantity('inertia', 'zero').optional(),
+          }),
+        )
+        .min(1)
+        .max(3, { error: 'three stages at most' })
+        .optional(),
+      /** Pitch diameter of the sheave or sprocket on the motor's shaft. */
+      sheave: quantity('length').optional(),
     })
     .optional(),
   inertia: quantity('inertia', 'zero').optional(),
+  /** Torque during the run-up ÷ torque of the shape, where the machine starts unloaded. */
+  startRatio: number({ above: 0, max: 1 }, 0.4).optional(),
   startsPerHour: number({ min: 0, max: 3600 }, 2).optional(),
   maxStartTime: quantity('time').optional(),
   overload: z
     .strictObject({ ratio: number({ min: 1, max: 20 }, 1.2).optional(), duration: quantity('time').optional() })
     .optional(),
   cycle: z
-    .array(z.strictObject({ duration: quantity('time'), ratio: ratio() }))
+    .array(
+      z.strictObject({
+        duration: quantity('time'),
+        ratio: ratio(),
+        /** The motor stands still in this segment. */
+        rest: flag().optional(),
+      }),
+    )
     .max(1000)
     .optional(),
 });
@@ -233,6 +346,7 @@ export const caseSchema = z.strictObject(
     rules: z
       .strictObject({
         sizingMargin: number({ min: 1, max: 3 }, 1.1).optional(),
+        dutySizing: oneOf(['steady', 'thermal']).optional(),
         driveMatch: oneOf(['current', 'power']).optional(),
         leadLength: oneOf(['calculated', '15 m', '30 m']).optional(),
         outputReactor: oneOf(['accept', 'avoid']).optional(),
@@ -245,13 +359,44 @@ export const caseSchema = z.strictObject(
         ranking: oneOf(['life-cycle', 'price', 'efficiency', 'shelf', 'margin']).optional(),
       })
       .optional(),
-    plate: plate.optional(),
+    plate: oldPlate.optional(),
+    measured: measured.optional(),
     history: z
       .strictObject({
         installed: month.optional(),
         failed: month.optional(),
+        hours: number({ min: 0, max: 1e6 }, 18000).optional(),
         causes: z.array(oneOf(causes)).max(10).optional(),
+        /** How the failed motor was started or fed. */
+        method: oneOf(methods).optional(),
       })
+      .optional(),
+    replacement: z
+      .strictObject({ plate: plateSchema.optional(), catalogue: text(80).optional() })
+      .refine((r) => r.plate === undefined || r.catalogue === undefined, {
+        error: 'must hold one of plate or catalogue',
+      })
+      .optional(),
+    accepted: z
+      .array(
+        z.strictObject({
+          finding: text(80),
+          /** Values of the finding's fields when it was accepted; where one has changed since, the doubt is back. */
+          values: z.record(z.string().max(80), z.string().max(400)).optional(),
+          reason: text(400).min(1, { error: 'write why this may stand' }),
+        }),
+      )
+      .max(50)
+      .optional(),
+    /** Requirements that shall not count for this choice, each with the reason. */
+    waived: z
+      .array(
+        z.strictObject({
+          requirement: text(40),
+          reason: text(400).min(1, { error: 'write why this requirement need not hold' }),
+        }),
+      )
+      .max(40)
       .optional(),
     supply: z
       .strictObject({
@@ -267,13 +412,21 @@ export const caseSchema = z.strictObject(
     place: z
       .strictObject({
         ambient: quantity('temperature', 'any').optional(),
+        ambientMin: quantity('temperature', 'any').optional(),
+        ambientNight: quantity('temperature', 'any').optional(),
         driveAmbient: quantity('temperature', 'any').optional(),
         altitude: quantity('length', 'any').optional(),
         dirt: oneOf(['clean', 'dusty', 'dirty']).optional(),
         water: oneOf(['dry', 'drips', 'splash', 'washdown', 'outdoor']).optional(),
         corrosive: flag().optional(),
+        food: flag().optional(),
+        sun: flag().optional(),
+        vibration: flag().optional(),
+        mounting: oneOf(mountings).optional(),
+        noiseLimit: quantity('sound').optional(),
         hazardous: flag().optional(),
         driveLocation: oneOf(['indoor-clean', 'at-the-motor', 'outdoor']).optional(),
+        driveHousing: oneOf(['wall', 'cabinet']).optional(),
         cable: z.strictObject({ length: quantity('length', 'zero').optional() }).optional(),
       })
       .optional(),
@@ -299,7 +452,7 @@ export const caseSchema = z.strictObject(
       })
       .optional(),
     motor: z
-      .strictObject({ catalogue: text(80).optional(), plate: plate.optional(), circuit: circuit.optional() })
+      .strictObject({ catalogue: text(80).optional(), plate: plateSchema.optional(), circuit: circuit.optional() })
       .refine((m) => Object.values(m).filter((x) => x !== undefined).length === 1, {
         error: 'must hold one of catalogue, plate or circuit',
       })
@@ -313,5 +466,6 @@ export const caseSchema = z.strictObject(
 export type CaseText = z.input<typeof caseSchema>;
 /** A case that was read: quantities carry their value. */
 export type Case = z.output<typeof caseSchema>;
-export type Plate = z.output<typeof plate>;
+export type Plate = z.output<typeof plateSchema>;
+export type Machine = (typeof machines)[number];
 export type Demand = z.output<typeof demand>;

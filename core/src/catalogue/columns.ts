@@ -11,6 +11,8 @@ export interface MotorColumns {
   readonly efficiencyMinimum: Float64Array;
   readonly ratedTorque: Float64Array;
   readonly lockedRotorTorque: Float64Array;
+  readonly pullUpTorque: Float64Array;
+  readonly breakdownTorque: Float64Array;
   readonly priceIndex: Float64Array;
 }
 
@@ -30,6 +32,8 @@ export function motorColumns(motors: readonly Motor[] = genericMotors()): MotorC
     efficiencyMinimum: column((m) => m.efficiencyMinimum),
     ratedTorque: column(ratedTorque),
     lockedRotorTorque: column((m) => m.lockedRotorTorque * ratedTorque(m)),
+    pullUpTorque: column((m) => m.pullUpTorque * ratedTorque(m)),
+    breakdownTorque: column((m) => m.breakdownTorque * ratedTorque(m)),
     priceIndex: column((m) => m.priceIndex),
   };
   cache.set(motors, columns);

@@ -1,11 +1,22 @@
 import { horsepower, iec, northAmerica, type Practice, type Rows } from '../practice';
 import * as iecTables from '../practice/iec/tables';
 import * as naTables from '../practice/north-america/tables';
+import {
+  heightOf,
+  modelInertia,
+  modelMass,
+  modelPowerFactor,
+  modelPrice,
+  modelSound,
+  turndowns,
+  usualConstruction,
+  usualSlip,
+} from './models';
 import type { Connection, EnclosureClass, Motor } from './motor';
 
 /**
- * The generic catalogue: standard ratings, frames and efficiencies from the standards' tables; everything the
- * standards leave open by the models below (docs/catalogue.md says how each column was made). No maker's data.
+ * The generic catalogue: standard ratings, frames, torques and efficiencies from the standards' tables; everything the
+ * standards leave open by the models beside (docs/catalogue.md says how each column was made). No maker's data.
  */
 export function genericMotors(): readonly Motor[] {
   cached ??= [...build(northAmerican), ...build(underIec)];
@@ -19,123 +30,46 @@ interface Series {
   readonly enclosure: EnclosureClass;
   readonly enclosureText: string;
   readonly efficiencyClass: string;
-  /** First of three efficiency columns (2, 4, 6 poles). */
+  /** First of three efficiency columns (2, 4, 6 poles), and the column of the eight-pole table. */
   readonly column: number;
-  readonly inverterDuty: boolean;
+  readonly eightPole: number;
   readonly price: number;
+  readonly inverterDuty?: boolean;
+  readonly blower?: boolean;
+  /** High starting torque: the tradition's design for loads that are hard to start. */
+  readonly hard?: boolean;
+  readonly volts?: number;
+  /** Largest rating, in the practice's own unit. */
   readonly upTo?: number;
-  readonly volts?: 'only 575';
 }
 
+const premium = { efficiencyClass: 'Premium', column: 3, eightPole: 1 } as const;
 const naSeries: readonly Series[] = [
-  {
-    key: 'odp',
-    enclosure: 'open',
-    enclosureText: 'ODP',
-    efficiencyClass: 'Premium',
-    column: 0,
-    inverterDuty: false,
-    price: 0.85,
-  },
-  {
-    key: 'tefc',
-    enclosure: 'enclosed',
-    enclosureText: 'TEFC',
-    efficiencyClass: 'Premium',
-    column: 3,
-    inverterDuty: false,
-    price: 1,
-  },
-  {
-    key: 'tefc-575',
-    enclosure: 'enclosed',
-    enclosureText: 'TEFC',
-    efficiencyClass: 'Premium',
-    column: 3,
-    inverterDuty: false,
-    price: 1.02,
-    volts: 'only 575',
-  },
-  {
-    key: 'tefc-inv',
-    enclosure: 'enclosed',
-    enclosureText: 'TEFC inverter duty',
-    efficiencyClass: 'Premium',
-    column: 3,
-    inverterDuty: true,
-    price: 1.18,
-  },
-  {
-    key: 'severe',
-    enclosure: 'severe-duty',
-    enclosureText: 'TEFC severe duty',
-    efficiencyClass: 'Premium',
-    column: 3,
-    inverterDuty: false,
-    price: 1.25,
-  },
-  {
-    key: 'wash',
-    enclosure: 'washdown',
-    enclosureText: 'TEFC washdown',
-    efficiencyClass: 'Premium',
-    column: 3,
-    inverterDuty: true,
-    price: 1.9,
-    upTo: 20,
-  },
-];
+  { key: 'odp', enclosure: 'open', enclosureText: 'ODP', ...premium, column: 0, eightPole: 0, price: 0.85 },
+  { key: 'odp-575', enclosure: 'open', enclosureText: 'ODP', ...premium, column: 0, eightPole: 0, price: 0.87, volts: 575 },
+  { key: 'tefc', enclosure: 'enclosed', enclosureText: 'TEFC', ...premium, price: 1 },
+  { key: 'tefc-575', enclosure: 'enclosed', enclosureText: 'TEFC', ...premium, price: 1.02, volts: 575 },
+  { key: 'tefc-200', enclosure: 'enclosed', enclosureText: 'TEFC', ...premium, price: 1.03, volts: 200, upTo: 150 },
+  { key: 'tefc-c', enclosure: 'enclosed', enclosureText: 'TEFC', ...premium, price: 1.12, hard: true, upTo: 200 },
+  { key: 'tefc-inv', enclosure: 'enclosed', enclosureText: 'TEFC inverter duty', ...premium, price: 1.18, inverterDuty: true },
+  { key: 'tebc', enclosure: 'enclosed', enclosureText: 'TEBC inverter duty', ...premium, price: 1.55, inverterDuty: true, blower: true },
+  { key: 'severe', enclosure: 'severe-duty', enclosureText: 'TEFC severe duty', ...premium, price: 1.25 },
+  { key: 'wash', enclosure: 'washdown', enclosureText: 'TEFC washdown', ...premium, price: 1.9, inverterDuty: true, upTo: 20 },
+]; // prettier-ignore
 
+const ie3 = { efficiencyClass: 'IE3', column: 3, eightPole: 0 } as const;
+const ie4 = { efficiencyClass: 'IE4', column: 6, eightPole: 1 } as const;
 const iecSeries: readonly Series[] = [
-  {
-    key: 'ip55-ie3',
-    enclosure: 'enclosed',
-    enclosureText: 'IP55',
-    efficiencyClass: 'IE3',
-    column: 3,
-    inverterDuty: false,
-    price: 1,
-  },
-  {
-    key: 'ip55-ie4',
-    enclosure: 'enclosed',
-    enclosureText: 'IP55',
-    efficiencyClass: 'IE4',
-    column: 6,
-    inverterDuty: false,
-    price: 1.16,
-  },
-  {
-    key: 'ip55-inv',
-    enclosure: 'enclosed',
-    enclosureText: 'IP55 inverter duty',
-    efficiencyClass: 'IE3',
-    column: 3,
-    inverterDuty: true,
-    price: 1.18,
-  },
-  {
-    key: 'ip56',
-    enclosure: 'severe-duty',
-    enclosureText: 'IP56 severe duty',
-    efficiencyClass: 'IE3',
-    column: 3,
-    inverterDuty: false,
-    price: 1.22,
-  },
-  {
-    key: 'ip66',
-    enclosure: 'washdown',
-    enclosureText: 'IP66 washdown',
-    efficiencyClass: 'IE3',
-    column: 3,
-    inverterDuty: true,
-    price: 1.7,
-    upTo: 15,
-  },
-];
-
-const poleNumbers = [2, 4, 6] as const;
+  { key: 'ip23', enclosure: 'open', enclosureText: 'IP23', ...ie3, price: 0.88 },
+  { key: 'ip55-ie3', enclosure: 'enclosed', enclosureText: 'IP55', ...ie3, price: 1 },
+  { key: 'ip55-ie4', enclosure: 'enclosed', enclosureText: 'IP55', ...ie4, price: 1.16 },
+  { key: 'ip55-h', enclosure: 'enclosed', enclosureText: 'IP55', ...ie3, price: 1.1, hard: true, upTo: 160 },
+  { key: 'ip55-500', enclosure: 'enclosed', enclosureText: 'IP55', ...ie3, price: 1.03, volts: 500 },
+  { key: 'ip55-inv', enclosure: 'enclosed', enclosureText: 'IP55 inverter duty', ...ie3, price: 1.18, inverterDuty: true },
+  { key: 'ic416', enclosure: 'enclosed', enclosureText: 'IP55 IC416 inverter duty', ...ie3, price: 1.5, inverterDuty: true, blower: true },
+  { key: 'ip56', enclosure: 'severe-duty', enclosureText: 'IP56 severe duty', ...ie3, price: 1.22 },
+  { key: 'ip66', enclosure: 'washdown', enclosureText: 'IP66 washdown', ...ie3, price: 1.7, inverterDuty: true, upTo: 15 },
+]; // prettier-ignore
 
 /** What one tradition brings to its motors. */
 interface Tradition {
@@ -143,12 +77,16 @@ interface Tradition {
   readonly practice: Practice;
   readonly series: readonly Series[];
   readonly efficiencies: Rows;
+  readonly eightPole: Rows;
   readonly frames: readonly (readonly [number, string, string, string])[];
+  readonly eightPoleFrames: readonly (readonly [number, string])[];
   /** Watts in one unit of rating. */
   readonly unit: number;
   /** Plates round full-load speed to this many r/min. */
   readonly speedStep: number;
   readonly serviceFactor: number;
+  readonly design: string;
+  readonly hardDesign: string;
   windingOf(rating: number, series: Series): Winding;
 }
 
@@ -156,13 +94,21 @@ const northAmerican: Tradition = {
   key: 'na',
   practice: northAmerica,
   series: naSeries,
-  efficiencies: naTables.premiumEfficiency,
-  frames: naTables.frames,
+  // Open and enclosed small motors share one table.
+  efficiencies: [
+    ...naTables.smallEfficiency.map(([hp, ...e]): Rows[number] => [hp, ...e, ...e]),
+    ...naTables.premiumEfficiency,
+  ],
+  eightPole: naTables.eightPoleEfficiency,
+  frames: [[0.5, '56', '56', '56'], [0.75, '56', '56', '143T'], ...naTables.frames],
+  eightPoleFrames: naTables.eightPoleFrames,
   unit: horsepower,
   speedStep: 5,
   serviceFactor: 1.15,
-  windingOf(rating, series) {
-    if (series.volts === 'only 575') return { text: '575 V', volts: [575], leads: 3, delta: null, onDrive: 575 };
+  design: 'B',
+  hardDesign: 'C',
+  windingOf(rating, { volts }) {
+    if (volts) return { text: `${volts} V`, volts: [volts], leads: 3, delta: null, onDrive: volts };
     return rating <= 100
       ? { text: '208-230/460 V', volts: [208, 230, 460], leads: 9, delta: null, onDrive: 460 }
       : { text: '460 V', volts: [460], leads: 6, delta: 460, onDrive: 460 };
@@ -173,15 +119,21 @@ const underIec: Tradition = {
   key: 'iec',
   practice: iec,
   series: iecSeries,
-  efficiencies: iecTables.efficiencies,
-  frames: iecTables.frames,
+  efficiencies: [...iecTables.smallEfficiencies, ...iecTables.efficiencies],
+  eightPole: iecTables.eightPoleEfficiencies,
+  frames: [...iecTables.smallFrames, ...iecTables.frames],
+  eightPoleFrames: iecTables.eightPoleFrames,
   unit: 1000,
   speedStep: 1,
   serviceFactor: 1,
-  windingOf: (rating) =>
-    rating < 4
+  design: 'N',
+  hardDesign: 'H',
+  windingOf(rating, { volts }) {
+    if (volts) return { text: `${volts} V`, volts: [volts], leads: 6, delta: volts, onDrive: volts };
+    return rating < 4
       ? { text: '230/400 V', volts: [230, 400], leads: 6, delta: 230, onDrive: 400 }
-      : { text: '400/690 V', volts: [400, 690], leads: 6, delta: 400, onDrive: 400 },
+      : { text: '400/690 V', volts: [400, 690], leads: 6, delta: 400, onDrive: 400 };
+  },
 };
 
 interface Winding {
@@ -193,48 +145,71 @@ interface Winding {
   readonly onDrive: number;
 }
 
+const poleNumbers = [2, 4, 6, 8] as const;
+type Poles = (typeof poleNumbers)[number];
+
 function build(tradition: Tradition): Motor[] {
   const motors: Motor[] = [];
   for (const series of tradition.series) {
-    for (const [rating, ...columns] of tradition.efficiencies) {
+    for (const row of tradition.efficiencies) {
+      const rating = row[0];
       if (rating > (series.upTo ?? Infinity)) continue;
-      for (const [column, poles] of poleNumbers.entries()) {
-        const percent = columns[series.column + column];
-        if (percent === null || percent === undefined) continue;
-        motors.push(motor(tradition, series, rating, poles, column, percent / 100));
+      for (const poles of poleNumbers) {
+        // The design for hard starts is not made with two poles.
+        if (series.hard && poles === 2) continue;
+        const percent = efficiencyOf(tradition, series, row, poles);
+        if (percent !== undefined) motors.push(motor(tradition, series, rating, poles, percent / 100));
       }
     }
   }
   return motors;
 }
 
-function motor(
-  tradition: Tradition,
-  series: Series,
-  rating: number,
-  poles: 2 | 4 | 6,
-  column: number,
-  efficiency: number,
-): Motor {
+function efficiencyOf(tradition: Tradition, series: Series, row: Rows[number], poles: Poles): number | undefined {
+  if (poles < 8) return row[1 + series.column + poles / 2 - 1] ?? undefined;
+  const eight = tradition.eightPole.find(([rating]) => rating === row[0]);
+  return eight?.[1 + series.eightPole] ?? undefined;
+}
+
+function frameOf(tradition: Tradition, rating: number, poles: Poles): string | null {
+  const found =
+    poles < 8
+      ? tradition.frames.find(([r]) => r === rating)?.[poles / 2]
+      : tradition.eightPoleFrames.find(([r]) => r === rating)?.[1];
+  return found === undefined ? null : String(found);
+}
+
+/** Ratings that the trade writes as fractions. */
+const fractions: Readonly<Record<number, string>> = { 0.5: '1/2', 0.75: '3/4' };
+
+function motor(tradition: Tradition, series: Series, rating: number, poles: Poles, efficiency: number): Motor {
   const { practice, speedStep: step } = tradition;
   const winding = tradition.windingOf(rating, series);
   const power = rating * tradition.unit;
   const synchronous = (120 * practice.frequency) / poles;
   const speed = Math.min(synchronous - step, Math.round((synchronous * (1 - usualSlip(efficiency))) / step) * step);
-  const powerFactor = usualPowerFactor(power, poles);
+  const powerFactor = modelPowerFactor(practice.id, power, poles);
   const connections = winding.volts.map((voltage): Connection => {
     const current = power / (Math.sqrt(3) * voltage * efficiency * powerFactor);
     return { voltage, current: Number(current.toPrecision(3)) };
   });
   const top = winding.volts.at(-1) ?? 0;
   const unitText = practice.words.powerUnit;
-  const frame = tradition.frames.find(([r]) => r === rating)?.[column + 1];
+  const ratingText = fractions[rating] ?? String(rating);
+  const frame = frameOf(tradition, rating, poles);
+  const inverterDuty = series.inverterDuty ?? false;
+  const cooling = series.enclosure === 'open' ? 'open' : series.blower ? 'blower' : 'shaft-fan';
+  const construction = usualConstruction(power, series.enclosure, inverterDuty);
+  const letter = series.hard ? tradition.hardDesign : tradition.design;
+  const hard = series.hard ? practice.design(letter, power, poles) : undefined;
+  const lockedRotorTorque = hard?.lockedRotorTorque ?? practice.lockedRotorTorque(power, poles).value;
+  const special = series.hard ? ` design ${letter}` : '';
   return {
     id: `${tradition.key}-${series.key}-${String(rating).replace('.', '_')}${unitText}-${poles}p`,
-    name: `${rating} ${unitText} ${poles}-pole ${series.enclosureText} ${series.efficiencyClass}`,
+    name: `${ratingText} ${unitText} ${poles}-pole ${series.enclosureText} ${series.efficiencyClass}${special}`,
     practice: practice.id,
     power,
-    powerText: `${rating} ${unitText}`,
+    powerText: `${ratingText} ${unitText}`,
     poles,
     frequency: practice.frequency,
     speed,
@@ -244,38 +219,27 @@ function motor(
     efficiencyMinimum: practice.minimumEfficiency(efficiency, power)?.value ?? efficiency,
     efficiencyClass: series.efficiencyClass,
     powerFactor,
-    frame: frame === undefined ? null : String(frame),
+    frame,
     enclosure: series.enclosure,
     enclosureText: series.enclosureText,
+    cooling,
+    construction,
     serviceFactor: tradition.serviceFactor,
+    designLetter: letter,
+    insulation: 'F',
     leads: winding.leads,
     deltaVoltage: winding.delta,
     lockedRotorCurrent: practice.lockedRotorCurrent(power, top).value,
-    lockedRotorTorque: practice.lockedRotorTorque(power, poles).value,
-    turndown: series.inverterDuty ? inverterTurndown : usualTurndown,
-    inverterDuty: series.inverterDuty,
-    pulseRating: series.inverterDuty ? 3.1 * winding.onDrive : 1000,
+    lockedRotorTorque,
+    pullUpTorque: series.hard ? 0.7 * lockedRotorTorque : practice.pullUpTorque(power, poles).value,
+    breakdownTorque: hard?.breakdownTorque ?? practice.breakdownTorque(power, poles).value,
+    inertia: modelInertia(power, synchronous),
+    mass: modelMass(power, poles, series.enclosure, construction),
+    sound: modelSound(heightOf(frame, practice.frameSystem, power), poles, practice.frequency, cooling),
+    turndown: series.blower ? turndowns.blower : inverterDuty ? turndowns.inverter : turndowns.usual,
+    inverterDuty,
+    pulseRating: inverterDuty ? 3.1 * winding.onDrive : 1000,
     maxSpeed: poles === 2 ? synchronous : 1.25 * synchronous,
-    priceIndex: priceIndex(power, series, poles),
+    priceIndex: modelPrice(power, poles, series.price),
   };
-}
-
-/** Common practice for a general-purpose and for an inverter-duty motor: lowest speed as rated ÷ this. */
-const usualTurndown = { variableTorque: 10, constantTorque: 2 } as const;
-const inverterTurndown = { variableTorque: 20, constantTorque: 10 } as const;
-
-/** Invented: compares, prices nothing. */
-function priceIndex(power: number, series: Series, poles: 2 | 4 | 6): number {
-  const byPoles = { 2: 1.06, 4: 1, 6: 1.24 }[poles];
-  return Math.round(95 * (power / 1000) ** 0.82 * series.price * byPoles + 60);
-}
-
-/** Rotor copper loss is taken as 22 % of all losses of a 60 or 50 Hz cage motor; slip is that share of the air-gap power. */
-const usualSlip = (efficiency: number): number => 0.22 * (1 - efficiency);
-
-/** Full-load power factor rises with size and falls with poles; common practice, no table. */
-function usualPowerFactor(power: number, poles: number): number {
-  const size = Math.log10(power / 1000);
-  const four = Math.min(0.89, 0.75 + 0.065 * size);
-  return Number((four + (poles === 2 ? 0.04 : poles === 6 ? -0.06 : 0)).toFixed(3));
 }

@@ -1,4 +1,6 @@
 export * from './motor';
 export * from './generic';
+export * from './models';
+export * from './circuit';
 export * from './columns';
 export * from './starters';

@@ -1,6 +1,8 @@
 import type { PracticeId } from '../practice';
 
 export type EnclosureClass = 'open' | 'enclosed' | 'severe-duty' | 'washdown';
+export type Construction = 'rolled-steel' | 'aluminium' | 'cast-iron' | 'stainless';
+export type Cooling = 'open' | 'shaft-fan' | 'blower';
 
 /** One voltage a motor may be connected for, and what it then draws at full load. */
 export interface Connection {
@@ -8,7 +10,15 @@ export interface Connection {
   readonly current: number;
 }
 
-/** What can be bought: a row of the generic catalogue. Powers in W, speeds in r/min, voltages in V, currents in A. */
+/** Where a motor of the own shelf lies, or who quotes it. */
+export interface Stock {
+  readonly quantity: number;
+  readonly place: string;
+  /** Fields that the list did not say and that were taken as usual for the rating. */
+  readonly assumed: readonly string[];
+}
+
+/** What can be bought or is on the shelf. Powers in W, speeds in r/min, voltages in V, currents in A, inertia in kg·m², mass in kg, sound in dB(A). */
 export interface Motor {
   readonly id: string;
   readonly name: string;
@@ -27,20 +37,32 @@ export interface Motor {
   readonly frame: string | null;
   readonly enclosure: EnclosureClass;
   readonly enclosureText: string;
+  readonly cooling: Cooling;
+  readonly construction: Construction;
   readonly serviceFactor: number;
-  readonly leads: 3 | 6 | 9;
+  readonly designLetter: string;
+  readonly insulation: 'A' | 'E' | 'B' | 'F' | 'H' | 'N';
+  readonly leads: 3 | 6 | 9 | 12;
   /** Voltage at which the running connection is delta with both winding ends brought out; null where star-delta is impossible. */
   readonly deltaVoltage: number | null;
   /** Times rated current is not standard; this is A at the highest connection voltage. */
   readonly lockedRotorCurrent: number;
-  /** Locked-rotor torque ÷ rated torque. */
+  /** Locked-rotor, pull-up and breakdown torque ÷ rated torque. */
   readonly lockedRotorTorque: number;
+  readonly pullUpTorque: number;
+  readonly breakdownTorque: number;
+  readonly inertia: number;
+  readonly mass: number;
+  /** Sound power level at no load. */
+  readonly sound: number;
   /** Lowest speed as rated ÷ this, by kind of load, on a drive. */
   readonly turndown: { readonly variableTorque: number; readonly constantTorque: number };
   readonly inverterDuty: boolean;
   /** Pulse crest the winding bears, V. */
   readonly pulseRating: number;
   readonly maxSpeed: number;
-  /** Invented; compares, prices nothing. */
+  /** Invented; compares, prices nothing. A shelf's own price, where its list gives one. */
   readonly priceIndex: number;
+  /** Present on motors of the own shelf. */
+  readonly stock?: Stock;
 }

@@ -35,6 +35,13 @@ export interface Figure {
   readonly station: StationName;
 }
 
+/** What a field may have meant: a value to put there instead, and why. */
+export interface Suggestion {
+  readonly field: string;
+  readonly value: string | number;
+  readonly why: string;
+}
+
 export interface Finding {
   readonly id: string;
   readonly level: Level;
@@ -42,6 +49,23 @@ export interface Finding {
   readonly fields: readonly string[];
   readonly figures: readonly string[];
   readonly source: Source | null;
+  readonly station: StationName;
+  /** True for a doubt about what was read, which the engineer may accept with a reason. */
+  readonly doubt: boolean;
+  readonly suggestions: readonly Suggestion[];
+  /** Why the engineer let a doubt stand; null where nobody did. */
+  readonly accepted: string | null;
+}
+
+/** Something worked out that is words, not a number: how to connect, which class, which frame is standard. */
+export interface Fact {
+  readonly id: string;
+  readonly label: string;
+  readonly text: string;
+  readonly fields: readonly string[];
+  readonly figures: readonly string[];
+  readonly source: Source;
+  readonly estimate: boolean;
   readonly station: StationName;
 }
 
@@ -89,12 +113,15 @@ export interface FindingSpec {
   readonly fields?: readonly string[];
   readonly figures?: readonly FigureId[];
   readonly source?: Source;
+  readonly doubt?: boolean;
+  readonly suggestions?: readonly Suggestion[];
 }
 
 /** What stations write into: figures with their working, findings, and the fields that are still wanted. */
 export class Workings {
   readonly figures = new Map<FigureId, Figure>();
   readonly findings: Finding[] = [];
+  readonly facts: Fact[] = [];
   readonly #missing = new Map<StationName, Set<string>>();
   #station: StationName = 'plate';
 
@@ -217,6 +244,33 @@ export class Workings {
       fields: spec.fields ?? [],
       figures: spec.figures ?? [],
       source: spec.source ?? null,
+      station: this.#station,
+      doubt: spec.doubt ?? false,
+      suggestions: spec.suggestions ?? [],
+      accepted: null,
+    });
+  }
+
+  /** Records what was worked out in words. */
+  fact(
+    id: string,
+    label: string,
+    text: string,
+    source: Source,
+    spec: {
+      readonly fields?: readonly string[];
+      readonly figures?: readonly FigureId[];
+      readonly estimate?: boolean;
+    } = {},
+  ): void {
+    this.facts.push({
+      id,
+      label,
+      text,
+      fields: spec.fields ?? [],
+      figures: spec.figures ?? [],
+      source,
+      estimate: spec.estimate ?? false,
       station: this.#station,
     });
   }

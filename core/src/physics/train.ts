@@ -74,3 +74,100 @@ export const breakawayTorque = law({
   source: definition('Case', 'breakaway is torque at standstill ÷ steady torque'),
   of: ({ T_m, k_b }) => T_m * k_b,
 });
+
+export type TrainKind = 'direct' | 'belt' | 'gearbox' | 'chain';
+
+/** One stage of a train, from the motor outwards; inertia of its parts at its slower side. */
+export interface Stage {
+  readonly ratio: number;
+  readonly efficiency: number;
+  readonly inertia: number;
+}
+
+/** Ratio of all stages together. */
+export const stagesRatio = (stages: readonly Stage[]) =>
+  law({
+    name: 'Ratio of the train',
+    symbol: 'i',
+    unit: '1',
+    takes: {},
+    formula: 'product of the ratios of the stages',
+    source: gearing,
+    method: true,
+    of: () => stages.reduce((i, s) => i * s.ratio, 1),
+  });
+
+export const stagesEfficiency = (stages: readonly Stage[]) =>
+  law({
+    name: 'Efficiency of the train',
+    symbol: 'eta',
+    unit: '1',
+    takes: {},
+    formula: 'product of the efficiencies of the stages',
+    source: gearing,
+    method: true,
+    of: () => stages.reduce((eta, s) => eta * s.efficiency, 1),
+  });
+
+/** Inertia of sheaves, gears and couplings at the motor: each stage's divided by the square of the ratio up to it. */
+export const stagesInertia = (stages: readonly Stage[]) =>
+  law({
+    name: 'Inertia of the train at the motor',
+    symbol: 'J_tr',
+    unit: 'kg.m2',
+    takes: {},
+    formula: 'sum over the stages of inertia over the square of the ratio between motor and its slower side',
+    source: gearing,
+    method: true,
+    of: () => {
+      let ratio = 1;
+      let sum = 0;
+      for (const s of stages) {
+        ratio *= s.ratio;
+        sum += s.inertia / ratio ** 2;
+      }
+      return sum;
+    },
+  });
+
+/** Inertia at the motor of machine and train together. */
+export const inertiaWithTrain = law({
+  name: 'Driven inertia at the motor, with the train',
+  symbol: 'J_m',
+  unit: 'kg.m2',
+  takes: { J_L: 'kg.m2', i: '1', J_tr: 'kg.m2' },
+  formula: 'J_L / i^2 + J_tr',
+  source: gearing,
+  of: ({ J_L, i, J_tr }) => J_L / (i * i) + J_tr,
+});
+
+/** Breakaway of a machine that starts unloaded. */
+export const unloadedBreakaway = law({
+  name: 'Breakaway torque at the motor, started unloaded',
+  symbol: 'T_b',
+  unit: 'N.m',
+  takes: { T_m: 'N.m', k_b: '1', k_s: '1' },
+  formula: 'T_m * k_b * k_s',
+  source: definition('Case', 'torque while starting ÷ torque of the shape'),
+  of: ({ T_m, k_b, k_s }) => T_m * k_b * k_s,
+});
+
+/** Ends of the band in which the load may lie. */
+export const lowEnd = law({
+  name: 'Load at the low end of its uncertainty',
+  symbol: 'P_lo',
+  unit: 'W',
+  takes: { P: 'W', u: '1' },
+  formula: 'P * (1 - u)',
+  source: definition('Uncertainty', 'power × (1 − u)'),
+  of: ({ P, u }) => P * (1 - u),
+});
+export const highEnd = law({
+  name: 'Load at the high end of its uncertainty',
+  symbol: 'P_hi',
+  unit: 'W',
+  takes: { P: 'W', u: '1' },
+  formula: 'P * (1 + u)',
+  source: definition('Uncertainty', 'power × (1 + u)'),
+  of: ({ P, u }) => P * (1 + u),
+});

@@ -6,8 +6,12 @@ export * from './practice';
 export * from './rules';
 export * from './derating';
 export * from './prescriptions';
+export * from './frames';
 export { iec, northAmerica };
 
-const practices: Readonly<Record<PracticeId, Practice>> = { 'north-america': northAmerica, iec };
+const byId: Readonly<Record<PracticeId, Practice>> = { 'north-america': northAmerica, iec };
 
-export const practiceById = (id: PracticeId): Practice => practices[id];
+/** All practices known. */
+export const practices: readonly Practice[] = Object.values(byId);
+
+export const practiceById = (id: PracticeId): Practice => byId[id];

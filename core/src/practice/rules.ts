@@ -20,6 +20,12 @@ export const houseRules = {
     [1, 1.1, 1.15, 1.25],
     'Next size after a 10 % margin; dirt raises it to 15 % unless it is set here. Heat is counted by derating, not by margin as well.',
   ),
+  dutySizing: rule<'steady' | 'thermal'>(
+    'Duty cycle sizes by',
+    'steady',
+    ['steady', 'thermal'],
+    'The steady demand, or more where the cycle heats more: a cycle as told is seldom the cycle as run. The other school takes the thermal equivalent even where it is less.',
+  ),
   driveMatch: rule<'current' | 'power'>(
     'Drive matched by',
     'current',
@@ -90,6 +96,7 @@ export type Rules = { readonly [I in RuleId]: RuleValue<I> };
 export function rulesFor(own: Partial<Rules> | undefined): Rules {
   const defaults: Rules = {
     sizingMargin: houseRules.sizingMargin.value,
+    dutySizing: houseRules.dutySizing.value,
     driveMatch: houseRules.driveMatch.value,
     leadLength: houseRules.leadLength.value,
     outputReactor: houseRules.outputReactor.value,

@@ -65,10 +65,10 @@ export function unitTextOf(text: string): string {
 
 /** Finds a unit of a dimension by any of its spellings: exactly, else ignoring case where only one fits. */
 export function findUnit(spec: DimensionSpec, text: string): Unit | undefined {
-  const wanted = normal(text);
-  const exact = spec.units.find((unit) => unit.names.some((n) => normal(n) === wanted));
+  const wanted = known(text);
+  const exact = spec.units.find((unit) => unit.names.some((n) => known(n) === wanted));
   if (exact) return exact;
-  const loose = spec.units.filter((unit) => unit.names.some((n) => normal(n).toLowerCase() === wanted.toLowerCase()));
+  const loose = spec.units.filter((unit) => unit.names.some((n) => known(n).toLowerCase() === wanted.toLowerCase()));
   return loose.length === 1 ? loose[0] : undefined;
 }
 
@@ -76,6 +76,17 @@ function wrongUnit(unitText: string, spec: DimensionSpec, want: string): string 
   const other = Object.values<DimensionSpec>(dimensions).find((d) => d !== spec && findUnit(d, unitText));
   const is = other ? `is a unit of ${other.label}` : 'is not a unit known here';
   return `"${clip(unitText)}" ${is}: write ${want}`;
+}
+
+const spellings = new Map<string, string>();
+
+/** The one spelling of a unit as it is written; there are few, and they are asked for over and over. */
+function known(text: string): string {
+  const found = spellings.get(text);
+  if (found !== undefined) return found;
+  const spelling = normal(text);
+  if (spellings.size < 2000) spellings.set(text, spelling);
+  return spelling;
 }
 
 /** One spelling for the many ways to join units: "lbf-ft", "lbf ft", "lbf.ft" and "lbf·ft" are the same. */

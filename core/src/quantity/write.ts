@@ -26,7 +26,10 @@ const habits: Partial<Record<UnitId, (value: number) => string>> = {
   'kg/a': (v) => threeFigures(v),
   money: (v) => Math.round(v).toString(),
   a: (v) => v.toFixed(1),
-  '1': (v) => (Number.isInteger(v) ? v.toString() : trim(writeNumber(v))),
+  h: (v) => threeFigures(v),
+  dB: (v) => trim(v.toFixed(1)),
+  // A ratio close to one says how far off it is.
+  '1': (v) => (Number.isInteger(v) ? v.toString() : trim(Math.abs(v - 1) < 0.05 ? v.toFixed(4) : writeNumber(v))),
 };
 
 /**
@@ -64,7 +67,8 @@ function scaled(value: number, spec: DimensionSpec, name: string): Unit {
     (name === 'm' && v < 0.1 && 'mm') ||
     (name === 'A' && v >= 1e4 && 'kA') ||
     (name === 'ft' && v < 0.1 && 'in');
-  const unit = findUnit(spec, better || name);
+  const wanted = better || name;
+  const unit = spec.units.find((u) => u.names[0] === wanted) ?? findUnit(spec, wanted);
   if (!unit) throw new RangeError(`no unit ${name} for ${spec.label}`);
   return unit;
 }

@@ -15,7 +15,7 @@ import {
   speedRatio,
 } from '../physics';
 import { q, writeNumber } from '../quantity';
-import { inputOf } from './judge';
+import { inputOf } from './candidate';
 import { numberOf, type Subject } from './subject';
 import type { Needs, PlateFacts, Walk } from './walk';
 
@@ -132,8 +132,8 @@ function unsaidOld({ input }: Walk): Assumed[] {
 
 /** The static head of a load that follows the square of speed, where nobody said it. */
 function unsaidNew({ input }: Walk, needs: Needs): Assumed[] {
-  if (needs.load.shape.kind !== 'quadratic' || !needs.speed.variable || input.speed?.staticFraction !== undefined)
-    return [];
+  const said = input.speed?.staticFraction !== undefined || needs.speed.staticFraction > 0;
+  if (needs.load.shape.kind !== 'quadratic' || !needs.speed.variable || said) return [];
   return [{ field: 'speed.staticFraction', value: 0, why: 'not said: no static head' }];
 }
 

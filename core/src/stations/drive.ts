@@ -2,13 +2,13 @@ import { assumed, commonPractice, field, houseRule } from '../law';
 import { doubledPulse, isVariableTorque } from '../physics';
 import { deratedCurrent, driveCurrent, overloadCurrent, turndownSpeed, houseRules } from '../practice';
 import { q, writeQuantity } from '../quantity';
-import { driveOverload, unfilteredLength } from './judge';
-import { numberOf, type Subject } from './subject';
+import { driveOverload, unfilteredLength } from './candidate';
+import { catalogueSource, numberOf, type Subject } from './subject';
 import { percent, type Needs, type Walk } from './walk';
 
 /** Sizes a drive by amperes for the subject: overload, heat and height, next size; turndown, pulses and cable. */
 export function tellDrive(walk: Walk, needs: Needs, subject: Subject): void {
-  const { input, w } = walk;
+  const { w } = walk;
   w.enter('drive');
   const variable = isVariableTorque(needs.load.shape);
   const k = driveOverload(needs);
@@ -27,9 +27,12 @@ export function tellDrive(walk: Walk, needs: Needs, subject: Subject): void {
   w.figure('drive.overloadCurrent', overloadCurrent, {
     I_n: subject.current,
     r:
-      input.load?.overload?.ratio === undefined
+      needs.load.peak === 1
         ? assumed('load.overload.ratio', q(1, '1'), 'no overload described')
-        : field('load.overload.ratio', q(needs.load.overload, '1')),
+        : field(
+            needs.load.peak === needs.load.overload ? 'load.overload.ratio' : 'load.cycle',
+            q(needs.load.peak, '1'),
+          ),
     T_m: 'load.motorTorque',
     T_r: 'start.ratedTorque',
   });
@@ -142,13 +145,7 @@ function turndown({ w }: Walk, needs: Needs, subject: Subject, variable: boolean
   if (subject.maxSpeed === undefined) return;
   if (subject.kind === 'plate') w.given('drive.maxSpeed', 'rpm', 'plate.maxSpeed', subject.maxSpeed);
   else if (subject.motor)
-    w.stated(
-      'drive.maxSpeed',
-      'rpm',
-      subject.maxSpeed,
-      { kind: 'catalogue', title: 'Generic catalogue', part: subject.motor.name, fromMemory: false },
-      { symbol: 'n_max' },
-    );
+    w.stated('drive.maxSpeed', 'rpm', subject.maxSpeed, catalogueSource(subject.motor), { symbol: 'n_max' });
   const top = needs.speed.max * needs.load.speed;
   if (needs.speed.variable && top > subject.maxSpeed) {
     w.finding(

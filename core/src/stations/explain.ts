@@ -1,20 +1,11 @@
 import { starterPriceIndex, type Motor } from '../catalogue';
 import type { Candidate, CandidateMotor, Control, MethodVerdict, Outcome, Verdict } from '../case';
 import type { FigureId, Method } from '../law';
-import { ambientFor } from '../practice';
+import { ambientFor, enclosureFault } from '../practice';
 import { writeQuantity } from '../quantity';
-import {
-  connectionFor,
-  directSpeed,
-  entryVerdict,
-  outcomeOf,
-  requirements,
-  settledSpeed,
-  turndownSpeedOf,
-  unfilteredLength,
-  type Judged,
-  type Requirement,
-} from './judge';
+import { entryVerdict, methodRequirements, outcomeOf, requirements, type Judged, type Requirement } from './asked';
+import { connectionFor, directSpeed, settledSpeed, turndownSpeedOf, unfilteredLength } from './candidate';
+import { judgeLesson } from './lessons';
 import { percent, type Needs } from './walk';
 
 /** A candidate with its verdicts in words. Made only when somebody looks at it. */
@@ -24,12 +15,14 @@ export function explain(needs: Needs, judged: Judged, entry: number): Candidate 
   const motor = judged.columns.motors[i];
   const method = judged.methods[entry % M];
   if (!motor || !method) throw new RangeError(`no candidate ${entry}`);
+  const verdicts = verdictsOf(needs, judged, entry, i, motor, method);
   return {
     motor: motorView(needs, motor),
     method,
     control: controlFor(needs, motor, method),
     outcome: outcomeOf(judged.worst[entry] ?? 2),
-    verdicts: verdictsOf(needs, judged, entry, i, motor, method),
+    verdicts,
+    change: changeFor(needs, verdicts, motor, method),
     cost: {
       priceIndex: motor.priceIndex + starterPriceIndex(method, motor.power),
       lifeCycle: Math.round(judged.lifeCycle[entry] ?? 0),
@@ -43,17 +36,19 @@ export function explainMethods(needs: Needs, judged: Judged, i: number): MethodV
   const M = judged.methods.length;
   return judged.methods.map((_, m) => {
     const { method, outcome, verdicts } = explain(needs, judged, i * M + m);
-    return { method, outcome, verdicts: verdicts.filter((v) => methodRequirements.has(v.requirement)) };
+    return { method, outcome, verdicts: verdicts.filter((v) => byMethod.has(v.requirement)) };
   });
 }
 
-const methodRequirements: ReadonlySet<string> = new Set([
-  'speed-control',
-  'supply',
-  'starting-torque',
-  'leads',
-  'turndown',
-  'winding',
+/** Verdicts that differ by how the motor is started: those of the method, and the lessons a gentler start may answer. */
+const byMethod: ReadonlySet<string> = new Set([
+  ...methodRequirements,
+  'history-starts',
+  'history-phase-loss',
+  'history-shaft-current',
+  'history-pulses',
+  'history-shock',
+  'history-cooling',
 ]);
 
 export function motorView(needs: Needs, motor: Motor): CandidateMotor {
@@ -68,6 +63,13 @@ export function motorView(needs: Needs, motor: Motor): CandidateMotor {
     efficiency: motor.efficiency,
     frame: motor.frame,
     enclosure: motor.enclosureText,
+    poles: motor.poles,
+    construction: motor.construction,
+    designLetter: motor.designLetter,
+    serviceFactor: motor.serviceFactor,
+    mass: motor.mass,
+    sound: motor.sound,
+    stock: motor.stock ?? null,
   };
 }
 
@@ -102,7 +104,8 @@ function verdictsOf(needs: Needs, judged: Judged, entry: number, i: number, moto
         outcome,
         margin: numeric.has(requirement) ? Number(margin.toPrecision(4)) : null,
         text: sentence(requirement, outcome, margin, needs, judged, i, motor, method),
-        figures: restsOn[requirement],
+        figures: restsOn[requirement] ?? [],
+        waived: needs.waived.get(requirement) ?? null,
       },
     ];
   });
@@ -110,16 +113,24 @@ function verdictsOf(needs: Needs, judged: Judged, entry: number, i: number, moto
 
 const numeric: ReadonlySet<Requirement> = new Set([
   'power',
+  'peak-torque',
+  'run-up',
+  'noise',
   'voltage',
   'speed',
   'supply',
   'starting-torque',
   'turndown',
   'winding',
+  'history-reserve',
 ]);
 
-const restsOn: Readonly<Record<Requirement, readonly FigureId[]>> = {
+const restsOn: Partial<Record<Requirement, readonly FigureId[]>> = {
   power: ['load.requiredPower', 'place.motorDerating'],
+  'peak-torque': ['load.peakTorque'],
+  'run-up': ['load.motorTorque'],
+  shaft: ['load.beltPull'],
+  bearings: ['load.beltPull'],
   voltage: [],
   frequency: [],
   speed: ['load.motorSpeed'],
@@ -131,6 +142,7 @@ const restsOn: Readonly<Record<Requirement, readonly FigureId[]>> = {
   leads: [],
   turndown: ['load.motorSpeed'],
   winding: [],
+  'history-reserve': ['plate.ratedPower', 'place.motorDerating'],
 };
 
 function sentence(
@@ -199,6 +211,51 @@ function sentence(
       return margin < 0
         ? `Gives only ${percent(1 + margin)} of the breakaway torque at standstill: it would stall.`
         : `Starts with ${percent(margin)} more than breakaway torque at standstill.`;
+    case 'peak-torque': {
+      const peak = `${writeQuantity(load.torque * load.peak, 'N.m')} at the peak`;
+      return margin < 0
+        ? `Breaks down: its ${writeQuantity(load.torque * load.peak * (1 + margin), 'N.m')} of breakdown torque here is less than ${peak}.`
+        : `Breakdown torque is ${percent(margin)} over ${peak}${outcome === 'caution' ? ': a dip of the voltage takes that away' : ''}.`;
+    }
+    case 'run-up':
+      if (outcome === 'pass') return `Pulls up with ${percent(margin)} more than the load asks on the way.`;
+      return outcome === 'fail'
+        ? `Even its breakdown torque, as ${methodNames[method].toLowerCase()} leaves it, is below what the load asks on the way up: it would crawl.`
+        : `The least pull-up torque the standard allows is ${percent(-margin)} below what the load asks on the way up: ask the maker, or start it unloaded.`;
+    case 'construction':
+      return outcome === 'pass'
+        ? `${construction(motor)} stands the vibration.`
+        : `${construction(motor)} where it vibrates: cast iron lasts longer.`;
+    case 'shaft':
+      if (outcome === 'fail')
+        return `Frame ${motor.frame} has a short shaft, for direct coupling only: a belt needs the long one.`;
+      return outcome === 'pass'
+        ? load.sheave === undefined
+          ? 'A shaft for belts; give the sheave’s diameter to see whether it is large enough.'
+          : 'Shaft and sheave suit each other.'
+        : `A sheave of ${writeQuantity(load.sheave ?? 0, 'm')} is below the standard’s ${writeQuantity((load.sheave ?? 0) / (1 + margin), 'm')} for frame ${motor.frame}: shaft and bearing take too much.`;
+    case 'bearings':
+      return outcome === 'pass'
+        ? 'A ball bearing at the drive end carries the belt.'
+        : 'A belt at this size: order it with a roller bearing at the drive end.';
+    case 'efficiency-floor': {
+      const floor = ((motor.efficiency - margin) * 100).toFixed(1);
+      if (motor.stock && margin < -0.0005)
+        return `${(motor.efficiency * 100).toFixed(1)} %, below the ${floor} % asked of a new motor: allowed, for it lies on the own shelf; it costs more to run.`;
+      return outcome === 'pass'
+        ? `${(motor.efficiency * 100).toFixed(1)} % meets the ${floor} % asked of a new motor.`
+        : `${(motor.efficiency * 100).toFixed(1)} % is below the ${floor} % that ${practice.id === 'iec' ? 'the European Union' : 'the United States'} ask of a new motor: for use as stock or under an exemption only.`;
+    }
+    case 'noise':
+      return `${motor.sound} dB(A) at no load by the standard’s limit; ${place.noiseLimit} dB(A) is allowed${outcome === 'fail' ? ': more poles, or a hood' : ''}.`;
+    case 'insulation':
+      return outcome === 'pass'
+        ? `Class ${motor.insulation} insulation.`
+        : `Class ${motor.insulation} insulation: F or H is wanted on a drive.`;
+    case 'service-factor':
+      return outcome === 'pass'
+        ? `Service factor ${motor.serviceFactor}: a well-cooled motor; on the drive it counts as 1.0.`
+        : `Service factor ${motor.serviceFactor}: ${practice.driveServiceFactor ?? 1.15} is wanted on a drive, as a sign of better cooling.`;
     case 'leads':
       return outcome === 'pass'
         ? 'Both ends of three windings are brought out, and delta voltage is the line voltage.'
@@ -209,6 +266,67 @@ function sentence(
       return `Lowest speed asked is ${writeQuantity(speed.min * load.speed, 'rpm')}; on this load the motor may go down to ${writeQuantity(turndownSpeedOf(needs, motor), 'rpm')}.`;
     case 'winding':
       return windingSentence(outcome, margin, needs, motor);
+    default:
+      return judgeLesson(needs, requirement, motor, method).text();
+  }
+}
+
+const construction = (motor: Motor): string => {
+  const words = motor.construction.replace('-', ' ');
+  return words.charAt(0).toUpperCase() + words.slice(1);
+};
+
+/** The least that would have to change for a failing candidate to be admitted: one change for each failing requirement. */
+function changeFor(needs: Needs, verdicts: readonly Verdict[], motor: Motor, method: Method): string | null {
+  const failing = verdicts.filter((v) => v.outcome === 'fail' && v.waived === null);
+  if (failing.length === 0) return null;
+  return failing.map((v) => cure(needs, v, motor, method)).join('; ');
+}
+
+function cure({ load, place, speed, rules }: Needs, v: Verdict, motor: Motor, method: Method): string {
+  const left = 1 + (v.margin ?? 0);
+  const most = (share: number): string => `at most ${percent(share)} of this load`;
+  switch (v.requirement) {
+    case 'power': {
+      const asked = (motor.power * place.motorDerating) / left;
+      const hottest = ambientFor(asked / motor.power, place.altitude, place.unbalanceDerating);
+      return asked <= motor.power && hottest > -20 ? `up to ${writeQuantity(hottest, 'degC', 'si')}` : most(left);
+    }
+    case 'peak-torque':
+      return `a peak of at most ${(load.peak * left).toFixed(2)} × the steady torque`;
+    case 'voltage':
+      return `a supply within ${percent(0.1)} of ${motor.voltageText}`;
+    case 'frequency':
+      return `${motor.frequency} Hz, or a drive`;
+    case 'speed': {
+      if (method === 'drive') return `at most ${writeQuantity(motor.maxSpeed, 'rpm')} at the motor`;
+      const ratio = (load.ratio * motor.speed) / load.speed;
+      return `a ratio of ${ratio.toPrecision(3)} instead of ${load.ratio.toPrecision(3)}`;
+    }
+    case 'enclosure':
+      return `a place for ${motor.enclosureText}: ${enclosureFault(motor.enclosure, place.conditions) ?? 'other conditions'} now`;
+    case 'shaft':
+      return 'direct coupling instead of the belt';
+    case 'noise':
+      return `${motor.sound} dB(A) allowed`;
+    case 'speed-control':
+      return 'fixed speed';
+    case 'supply':
+      return `a dip of ${percent(rules.maxDip * (1 - (v.margin ?? 0)), 1)} allowed, or a stiffer source`;
+    case 'starting-torque':
+      return `breakaway of at most ${(load.breakaway * left).toFixed(2)} × the steady torque`;
+    case 'run-up':
+      return 'an unloaded start';
+    case 'leads':
+      return 'six leads with delta at line voltage';
+    case 'turndown':
+      return `not below ${percent(turndownSpeedOf({ load }, motor) / load.speed)} speed`;
+    case 'winding':
+      return rules.inverterDuty === 'plate'
+        ? 'a house rule that judges heat and pulses apart'
+        : 'a sine filter, or a lower voltage';
+    default:
+      return speed.variable && v.requirement === 'history-cooling' ? 'a higher lowest speed' : 'what its verdict says';
   }
 }
 

@@ -1,78 +1,37 @@
-import { motorColumns, starterPriceIndex, type Motor, type MotorColumns } from '../catalogue';
-import type { Outcome } from '../case';
+import { motorColumns, type Motor, type MotorColumns } from '../catalogue';
 import type { Method } from '../law';
 import {
-  driveShare,
   isVariableTorque,
-  meetingSpeed,
   methodShares,
-  partLoad,
   presentRatio,
   presentValue,
   shaftPower,
   softLimit,
   speedRatio,
+  torqueRatio,
 } from '../physics';
+import { code, col, columnOf, lines, R, requirements, Slate, type Judged } from './asked';
+import { directSpeed, driveOverload, inputOf, settledSpeed, unfilteredLength } from './candidate';
+import { judgeLesson } from './lessons';
+import { buildColumns, starterPrices, supplyColumns, type BuildColumns, type SupplyColumns } from './supplied';
 import type { Needs } from './walk';
 
-/** What is asked of a motor with its starter. The first six ask the motor, the rest how it is started. */
-export const requirements = [
-  'power',
-  'voltage',
-  'frequency',
-  'speed',
-  'enclosure',
-  'frame',
-  'speed-control',
-  'supply',
-  'starting-torque',
-  'leads',
-  'turndown',
-  'winding',
-] as const;
-export type Requirement = (typeof requirements)[number];
-
-/** Methods compared unless the case pins one. */
-export const comparedMethods = ['direct', 'star-delta', 'soft-starter', 'drive'] as const satisfies readonly Method[];
-
-/** Outcome codes in the columns; `none` where a requirement does not apply. */
-export const code = { none: -1, pass: 0, caution: 1, fail: 2 } as const;
-
-const R = requirements.length;
-const at: Readonly<Record<Requirement, number>> = {
-  power: 0, voltage: 1, frequency: 2, speed: 3, enclosure: 4, frame: 5, 'speed-control': 6, supply: 7,
-  'starting-torque': 8, leads: 9, turndown: 10, winding: 11,
-}; // prettier-ignore
-
-/** All outcomes and margins as columns: entry (motor × methods + method) × requirements + requirement. */
-export interface Judged {
-  readonly columns: MotorColumns;
-  readonly methods: readonly Method[];
-  readonly outcomes: Int8Array;
-  readonly margins: Float64Array;
-  /** Worst outcome of each motor × method. */
-  readonly worst: Int8Array;
-  readonly lifeCycle: Float64Array;
-  /** Entries (motor × methods + method), best first. */
-  readonly order: Int32Array;
+/** What judging reads, all of it found before the first motor: columns, and numbers that no motor changes. */
+interface Bench {
+  readonly needs: Needs;
+  readonly motors: readonly Motor[];
+  readonly c: MotorColumns;
+  readonly build: BuildColumns;
+  readonly supply: SupplyColumns;
+  /** 1 where a motor has the old one's frame. */
+  readonly frame: Uint8Array | undefined;
+  /** Torque asked while running up ÷ steady torque. */
+  readonly runUp: number;
+  readonly overload: number;
+  readonly variableTorque: boolean;
+  readonly ratios: readonly YearRatio[];
+  readonly annuity: number;
 }
-
-/** Where no standard draws a line: common practice, written in docs/decisions.md. */
-const lines = {
-  /** Speed off the wanted one on the line: passes within, cautioned within. */
-  speedOff: 0.05,
-  speedOffCaution: 0.1,
-  /** Starting torque over breakaway below which a pass is only a caution. */
-  startReserve: 0.1,
-  /** Speed on a drive as a share of rated, outside which motor and frequency hardly fit each other. */
-  driveFrom: 0.7,
-  driveTo: 1.06,
-  driveNever: 2,
-  /** Some suppliers limit starting current from about here, W. */
-  unlimitedStart: 4000,
-  /** At and above this line voltage an unknown pulse rating is never assumed good, V. */
-  pulsesNeverAssumed: 550,
-} as const;
 
 /** Judges every motor with every method against the needs. Records nothing; closed forms and one bracketed root each. */
 export function judge(needs: Needs, motors: readonly Motor[], methods: readonly Method[]): Judged {
@@ -84,230 +43,227 @@ export function judge(needs: Needs, motors: readonly Motor[], methods: readonly 
   const worst = new Int8Array(entries);
   const lifeCycle = new Float64Array(entries);
   const rank = new Float64Array(entries);
-  const ratios = yearRatios(needs);
-  for (const [i, motor] of motors.entries()) {
+  const bests = new Int32Array(motors.length);
+  const slate = new Slate(outcomes, margins);
+  const prices = starterPrices(needs.practice, motors, methods);
+  const counted = requirements.map((r, i) => (needs.waived.has(r) ? -1 : i)).filter((i) => i >= 0);
+  const bench: Bench = {
+    needs,
+    motors,
+    c: columns,
+    build: buildColumns(needs.practice, motors),
+    supply: supplyColumns(needs.practice, motors, needs.supply.voltage),
+    frame: sameFrames(needs.oldFrame, motors),
+    runUp: runUpRatio(needs),
+    overload: driveOverload(needs),
+    variableTorque: isVariableTorque(needs.load.shape),
+    ratios: yearRatios(needs),
+    annuity: presentValue(needs.discountRate, needs.years),
+  };
+  for (let i = 0; i < motors.length; i++) {
     const direct = directSpeed(needs, columns, i);
-    for (const [m, method] of methods.entries()) {
+    let best = i * M;
+    for (let m = 0; m < M; m++) {
       const entry = i * M + m;
-      judgeOne(needs, columns, i, motor, method, direct, outcomes, margins, entry * R);
+      const method = methods[m] ?? 'direct';
+      slate.offset = entry * R;
+      judgeOne(bench, i, method, direct, slate);
       let bad: number = code.pass;
       let shortfall = 0;
-      for (let r = entry * R; r < entry * R + R; r++) {
-        const outcome = outcomes[r] ?? code.none;
+      for (const r of counted) {
+        const outcome = outcomes[entry * R + r] ?? code.none;
         if (outcome > bad) bad = outcome;
-        if (outcome === code.fail) shortfall += 1 + Math.min(10, Math.max(0, -(margins[r] ?? 0)));
+        if (outcome === code.fail) shortfall += 1 + Math.min(10, Math.max(0, -(margins[entry * R + r] ?? 0)));
       }
       worst[entry] = bad;
-      lifeCycle[entry] = lifeCycleCost(needs, columns, i, method, direct, ratios);
+      const price = (columns.priceIndex[i] ?? 0) + (prices[entry] ?? 0);
+      const cost = price + energyCost(bench, i, method, direct);
+      lifeCycle[entry] = cost;
       rank[entry] =
-        bad === code.fail ? shortfall : rankValue(needs, motor, method, lifeCycle[entry] ?? 0, margins[entry * R] ?? 0);
+        bad === code.fail ? shortfall : rankValue(bench, i, cost, price, margins[entry * R + col.power] ?? 0);
+      if (before(entry, best) < 0) best = entry;
     }
+    bests[i] = best;
   }
-  const order = Int32Array.from({ length: entries }, (_, e) => e).sort(
-    (a, b) =>
+  function before(a: number, b: number): number {
+    return (
       (worst[a] ?? 0) - (worst[b] ?? 0) ||
       (rank[a] ?? 0) - (rank[b] ?? 0) ||
       (lifeCycle[a] ?? 0) - (lifeCycle[b] ?? 0) ||
-      a - b,
-  );
-  return { columns, methods, outcomes, margins, worst, lifeCycle, order };
+      a - b
+    );
+  }
+  return { columns, methods, outcomes, margins, worst, lifeCycle, rank, order: bests.sort(before) };
 }
 
-/** Where motor i would run straight on the line, r/min. */
-export const directSpeed = (needs: Needs, c: MotorColumns, i: number): number =>
-  meetingSpeed(
-    c.synchronous[i] ?? 0,
-    c.speed[i] ?? 0,
-    c.ratedTorque[i] ?? 0,
-    needs.load.speed,
-    needs.load.torque,
-    needs.load.shape,
-  );
-
-/** Speed the motor settles at with a method: a drive holds what is asked, everything else runs where motor and load meet. */
-export const settledSpeed = (needs: Needs, method: Method, direct: number): number =>
-  method === 'drive' ? needs.load.speed * Math.max(1, needs.speed.max) : direct;
-
-function judgeOne(
-  needs: Needs,
-  c: MotorColumns,
-  i: number,
-  motor: Motor,
-  method: Method,
-  direct: number,
-  outcomes: Int8Array,
-  margins: Float64Array,
-  offset: number,
-): void {
-  const set = (requirement: Requirement, outcome: number, margin: number): void => {
-    outcomes[offset + at[requirement]] = outcome;
-    margins[offset + at[requirement]] = margin;
-  };
-  const { load, place, speed, supply, practice, rules } = needs;
+function judgeOne(bench: Bench, i: number, method: Method, direct: number, slate: Slate): void {
+  const { needs, c, build, supply } = bench;
+  const { load, place, speed, rules } = needs;
   const drive = method === 'drive';
-
   const n = settledSpeed(needs, method, direct);
+  const own = supply.voltage[i] ?? 1;
+  const line = needs.supply.voltage ?? own;
+
   const rated = (c.power[i] ?? 0) * place.motorDerating;
-  const asked = neededRating(needs, c, i, n, drive) * load.margin;
-  set('power', rated >= asked ? code.pass : code.fail, rated / asked - 1);
-
-  if (supply.voltage !== undefined) {
-    const fit = practice.voltageFit(supply.voltage, connectionFor(motor, supply.voltage).voltage);
-    set('voltage', code[fit.outcome], 1 - Math.abs(fit.deviation) / fit.limit);
+  const asked = neededRating(needs, c, i, n, drive) * load.margin * load.thermal;
+  slate.set(col.power, rated >= asked ? code.pass : code.fail, rated / asked - 1);
+  if (load.peak > 1) {
+    const reserve = ((c.breakdownTorque[i] ?? 0) * (line / own) ** 2) / (load.torque * load.peak) - 1;
+    slate.set(col.peakTorque, withReserve(reserve, lines.peakReserve), reserve);
   }
-  const offFrequency = Math.abs(motor.frequency / supply.frequency - 1);
-  set('frequency', offFrequency < 0.01 ? code.pass : drive ? code.caution : code.fail, 0.01 - offFrequency);
-  judgeSpeed(needs, c, i, motor, n, drive, set);
-  set('enclosure', place.enclosures.includes(motor.enclosure) ? code.pass : code.fail, 0);
-  if (needs.oldFrame !== undefined) set('frame', sameFrame(needs.oldFrame, motor.frame) ? code.pass : code.caution, 0);
+  if (needs.supply.voltage !== undefined) slate.set(col.voltage, supply.fit[i] ?? code.none, supply.fitMargin[i] ?? 0);
+  const offFrequency = Math.abs((build.frequency[i] ?? 0) / needs.supply.frequency - 1);
+  const fits = offFrequency < 0.01;
+  slate.set(col.frequency, fits ? code.pass : drive ? code.caution : code.fail, 0.01 - offFrequency);
+  judgeSpeed(bench, i, n, drive, slate);
+  judgeBuild(bench, i, slate);
 
-  if (speed.variable) set('speed-control', drive ? code.pass : code.fail, 0);
-  const voltage = supply.voltage ?? connectionFor(motor, undefined).voltage;
-  const start = startAtStandstill(needs, c, i, motor, method, voltage);
-  if (start.dip !== undefined)
-    set('supply', start.dip <= rules.maxDip ? code.pass : code.fail, 1 - start.dip / rules.maxDip);
-  else set('supply', drive || motor.power <= lines.unlimitedStart ? code.pass : code.caution, 0);
-  const reserve = start.torque / (load.torque * load.breakaway || 1e-9) - 1;
-  set('starting-torque', reserve < 0 ? code.fail : reserve < lines.startReserve ? code.caution : code.pass, reserve);
-  if (!speed.variable && drive) set('speed-control', code.caution, 0);
-
-  if (method === 'star-delta') {
-    const fits = motor.deltaVoltage !== null && practice.voltageFit(voltage, motor.deltaVoltage).outcome !== 'fail';
-    set('leads', fits ? code.pass : code.fail, 0);
-  }
+  if (speed.variable) slate.set(col.speedControl, drive ? code.pass : code.fail, 0);
+  else if (drive) slate.set(col.speedControl, code.caution, 0);
+  judgeStart(bench, i, method, line, own, slate);
+  if (method === 'star-delta') slate.set(col.leads, supply.deltaFits[i] ? code.pass : code.fail, 0);
   if (drive) {
     if (speed.variable) {
-      const margin = (speed.min * load.speed) / turndownSpeedOf(needs, motor) - 1;
-      set('turndown', margin < 0 ? code.fail : code.pass, margin);
+      const ratio = (bench.variableTorque ? build.turndownVariable[i] : build.turndownConstant[i]) ?? 1;
+      const margin = (speed.min * load.speed * ratio) / (c.speed[i] ?? 1) - 1;
+      slate.set(col.turndown, margin < 0 ? code.fail : code.pass, margin);
     }
-    judgeWinding(needs, motor, voltage, set);
+    judgeWinding(bench, i, line, rules.inverterDuty, slate);
+    slate.set(col.insulation, build.hotWinding[i] ? code.pass : code.caution, 0);
+    const wanted = needs.practice.driveServiceFactor;
+    if (wanted !== undefined)
+      slate.set(col.serviceFactor, (build.serviceFactor[i] ?? 1) >= wanted ? code.pass : code.caution, 0);
+  }
+  for (const lesson of needs.lessons) {
+    const motor = bench.motors[i];
+    if (!motor) continue;
+    const { outcome, margin } = judgeLesson(needs, lesson.requirement, motor, method);
+    slate.set(columnOf(lesson.requirement), code[outcome], margin);
   }
 }
 
-type Setter = (requirement: Requirement, outcome: number, margin: number) => void;
+const withReserve = (reserve: number, wanted: number): number =>
+  reserve < 0 ? code.fail : reserve < wanted ? code.caution : code.pass;
 
-/** Rating that carries the load at n: by torque below rated speed (on a drive), by power above it. */
+/**
+ * Rating that carries the load: on a drive by torque below rated speed, by power above it; on the line by the power where motor and
+ * load meet, and never less than the demand as stated, which a slower motor only seems to be spared.
+ */
 function neededRating(needs: Needs, c: MotorColumns, i: number, n: number, drive: boolean): number {
   const power = shaftPower(needs.load.torque, needs.load.speed, n, needs.load.shape);
   const rated = c.speed[i] ?? 0;
-  return drive && n < rated ? (power * rated) / n : power;
+  if (drive) return n < rated ? (power * rated) / n : power;
+  return Math.max(power, needs.load.power);
 }
 
-function judgeSpeed(
-  needs: Needs,
-  c: MotorColumns,
-  i: number,
-  motor: Motor,
-  n: number,
-  drive: boolean,
-  set: Setter,
-): void {
-  const rated = c.speed[i] ?? 0;
+function judgeSpeed({ needs, c, build }: Bench, i: number, n: number, drive: boolean, slate: Slate): void {
   if (!drive) {
     const off = Math.abs(n / needs.load.speed - 1);
-    set(
-      'speed',
-      off <= lines.speedOff ? code.pass : off <= lines.speedOffCaution ? code.caution : code.fail,
-      1 - off / lines.speedOffCaution,
-    );
+    const outcome = off <= lines.speedOff ? code.pass : off <= lines.speedOffCaution ? code.caution : code.fail;
+    slate.set(col.speed, outcome, 1 - off / lines.speedOffCaution);
     return;
   }
-  const share = n / rated;
-  const within = n <= motor.maxSpeed;
-  set(
-    'speed',
-    !within || share > lines.driveNever
-      ? code.fail
-      : share <= lines.driveTo && share >= lines.driveFrom
-        ? code.pass
-        : code.caution,
-    motor.maxSpeed / n - 1,
+  const share = n / (c.speed[i] ?? 0);
+  const most = build.maxSpeed[i] ?? 0;
+  const near = share <= lines.driveTo && share >= lines.driveFrom;
+  slate.set(
+    col.speed,
+    n > most || share > lines.driveNever ? code.fail : near ? code.pass : code.caution,
+    most / n - 1,
   );
 }
 
-function judgeWinding(needs: Needs, motor: Motor, voltage: number, set: Setter): void {
-  const pulse = 2 * Math.SQRT2 * voltage;
-  const margin = motor.pulseRating / pulse - 1;
-  switch (needs.rules.inverterDuty) {
-    case 'plate':
-      return set('winding', motor.inverterDuty ? code.pass : code.fail, margin);
-    case 'modern':
-      return set('winding', code.pass, margin);
-    case 'judged': {
-      if (margin >= 0) return set('winding', code.pass, margin);
-      if (voltage >= lines.pulsesNeverAssumed) return set('winding', code.fail, margin);
-      const short = needs.place.cable !== undefined && needs.place.cable <= unfilteredLength(needs);
-      set('winding', short ? code.pass : code.caution, margin);
-    }
+/** What asks the motor's build alone: enclosure, frame, shaft, bearings, efficiency, noise. */
+function judgeBuild({ needs, c, build, frame }: Bench, i: number, slate: Slate): void {
+  const { load, place } = needs;
+  slate.set(col.enclosure, place.enclosures.includes(build.enclosures[i] ?? '') ? code.pass : code.fail, 0);
+  if (place.vibration) slate.set(col.construction, build.rugged[i] ? code.pass : code.caution, 0);
+  if (frame) slate.set(col.frame, frame[i] ? code.pass : code.caution, 0);
+  if (load.belt) {
+    const least = build.leastSheave[i] ?? NaN;
+    const margin = Number.isNaN(least) || load.sheave === undefined ? 0 : load.sheave / least - 1;
+    slate.set(col.shaft, build.shortShaft[i] ? code.fail : margin < -0.005 ? code.caution : code.pass, margin);
+    slate.set(col.bearings, (c.power[i] ?? 0) > lines.rollerBearing ? code.caution : code.pass, 0);
+  }
+  const floor = build.floor[i] ?? NaN;
+  if (!Number.isNaN(floor)) {
+    // What lies on the own shelf was put on the market before: the floor asks new motors only.
+    const over = (c.efficiency[i] ?? 0) - floor;
+    slate.set(col.efficiencyFloor, build.onShelf[i] || over >= -0.0005 ? code.pass : code.caution, over);
+  }
+  if (place.noiseLimit !== undefined) {
+    const margin = (place.noiseLimit - (build.sound[i] ?? 0)) / place.noiseLimit;
+    slate.set(col.noise, margin >= 0 ? code.pass : code.fail, margin);
   }
 }
 
-/** Cable length in m on which a general-purpose winding needs no filter; 15 m stands where rise time is not known. */
-export const unfilteredLength = (needs: Needs): number => (needs.rules.leadLength === '30 m' ? 30 : 15);
-
-export function turndownSpeedOf(needs: Needs, motor: Pick<Motor, 'speed' | 'turndown'>): number {
-  const { variableTorque, constantTorque } = motor.turndown;
-  return motor.speed / (isVariableTorque(needs.load.shape) ? variableTorque : constantTorque);
-}
-
-/** The connection whose voltage lies nearest the supply's; the last (highest) where no supply is known. */
-export function connectionFor(
-  motor: Motor,
-  supply: number | undefined,
-): { readonly voltage: number; readonly current: number } {
-  const last = motor.connections.at(-1) ?? { voltage: 0, current: 0 };
-  if (supply === undefined) return last;
-  return motor.connections.reduce(
-    (a, b) => (Math.abs(supply / b.voltage - 1) < Math.abs(supply / a.voltage - 1) ? b : a),
-    last,
-  );
-}
-
-export function sameFrame(old: string, frame: string | null): boolean {
-  return frame !== null && old.trim().toUpperCase() === frame.toUpperCase();
-}
-
-/** Overload a drive must hold for a minute: 150 % for constant torque, 120 % for variable torque, more where the case asks. */
-export const driveOverload = (needs: Needs): number =>
-  Math.max(isVariableTorque(needs.load.shape) ? 1.2 : 1.5, needs.load.overload);
-
-interface Standstill {
-  readonly current: number;
-  readonly torque: number;
-  readonly dip: number | undefined;
-}
-
-/** Current, torque and dip at standstill, by the same laws that Start narrates. */
-function startAtStandstill(
-  needs: Needs,
-  c: MotorColumns,
-  i: number,
-  motor: Motor,
-  method: Method,
-  voltage: number,
-): Standstill {
-  const connection = connectionFor(motor, voltage);
-  const top = motor.connections.at(-1)?.voltage ?? connection.voltage;
-  const locked = (motor.lockedRotorCurrent * top) / connection.voltage;
+/** Current, dip and torque at standstill, by the same laws that Start narrates; and whether the motor pulls up from there. */
+function judgeStart(bench: Bench, i: number, method: Method, line: number, own: number, slate: Slate): void {
+  const { needs, c, supply, overload } = bench;
+  const { load, rules } = needs;
   const zs = needs.supply.impedance;
-  const z = connection.voltage / (Math.sqrt(3) * locked);
+  const locked = supply.locked[i] ?? 0;
+  const z = own / (Math.sqrt(3) * locked);
   const lockedTorque = c.lockedRotorTorque[i] ?? 0;
-  const dipOf = (current: number): number | undefined =>
-    zs === undefined ? undefined : (Math.sqrt(3) * current * zs) / voltage;
-  if (method === 'drive') {
-    const k = driveOverload(needs);
-    const current = k * connection.current;
-    return { current, torque: k * (c.ratedTorque[i] ?? 0), dip: dipOf(current) };
-  }
+  const rated = supply.current[i] ?? 0;
   const shares = methodShares(method);
-  if (!shares) {
-    const current = Math.min(softLimit * connection.current, voltage / (Math.sqrt(3) * ((zs ?? 0) + z)));
-    return { current, torque: lockedTorque * (current / locked) ** 2, dip: dipOf(current) };
-  }
-  const current = voltage / (Math.sqrt(3) * ((zs ?? 0) + z / shares.current));
-  const dip = dipOf(current);
-  const terminal = (voltage * (1 - (dip ?? 0))) / connection.voltage;
-  return { current, torque: lockedTorque * shares.torque * terminal * terminal, dip };
+  const drive = method === 'drive';
+  const current = drive
+    ? overload * rated
+    : shares
+      ? line / (Math.sqrt(3) * ((zs ?? 0) + z / shares.current))
+      : Math.min(softLimit * rated, line / (Math.sqrt(3) * ((zs ?? 0) + z)));
+  const dip = zs === undefined ? undefined : (Math.sqrt(3) * current * zs) / line;
+  const terminal = (line * (1 - (dip ?? 0))) / own;
+  const torque = drive
+    ? overload * (c.ratedTorque[i] ?? 0)
+    : lockedTorque * (shares ? shares.torque * terminal * terminal : (current / locked) ** 2);
+
+  if (dip !== undefined) slate.set(col.supply, dip <= rules.maxDip ? code.pass : code.fail, 1 - dip / rules.maxDip);
+  else slate.set(col.supply, drive || (c.power[i] ?? 0) <= lines.unlimitedStart ? code.pass : code.caution, 0);
+  const reserve = torque / (load.torque * load.breakaway || 1e-9) - 1;
+  slate.set(col.startingTorque, withReserve(reserve, lines.startReserve), reserve);
+  if (drive) return;
+  // The standards' pull-up torque is the least they allow, so a shortage is a caution; one that even the breakdown torque, reduced
+  // as the method reduces torque at standstill, cannot make good is a fail.
+  const share = torque / (lockedTorque || 1e-9);
+  const asked = load.torque * bench.runUp || 1e-9;
+  const margin = ((c.pullUpTorque[i] ?? 0) * share) / asked - 1;
+  const never = (c.breakdownTorque[i] ?? 0) * share < asked;
+  slate.set(col.runUp, never ? code.fail : margin < 0 ? code.caution : code.pass, margin);
+}
+
+function judgeWinding(
+  { needs, build }: Bench,
+  i: number,
+  line: number,
+  rule: Needs['rules']['inverterDuty'],
+  slate: Slate,
+): void {
+  const margin = (build.pulseRating[i] ?? 0) / (2 * Math.SQRT2 * line) - 1;
+  const { cable } = needs.place;
+  const short = cable !== undefined && cable <= unfilteredLength(needs);
+  const judged =
+    margin >= 0 || (short && line < lines.pulsesNeverAssumed)
+      ? code.pass
+      : line >= lines.pulsesNeverAssumed
+        ? code.fail
+        : code.caution;
+  const outcome = rule === 'judged' ? judged : rule === 'modern' || build.inverterDuty[i] ? code.pass : code.fail;
+  slate.set(col.winding, outcome, margin);
+}
+
+/** Highest torque the load's shape asks between standstill and 70 % speed, ÷ steady torque; less where it starts unloaded. */
+function runUpRatio({ load }: Needs): number {
+  let most = 0;
+  for (let x = 0.1; x < 0.75; x += 0.1) most = Math.max(most, torqueRatio(load.shape, x));
+  return most * load.startRatio;
+}
+
+function sameFrames(old: string | undefined, motors: readonly Motor[]): Uint8Array | undefined {
+  if (old === undefined) return undefined;
+  const wanted = old.trim().toUpperCase();
+  return Uint8Array.from(motors, (m) => Number(m.frame === wanted || m.frame?.toUpperCase() === wanted));
 }
 
 interface YearRatio {
@@ -326,63 +282,37 @@ function yearRatios(needs: Needs): readonly YearRatio[] {
   }));
 }
 
-/** Price index of motor and starter plus the present value of the energy over the years. */
-function lifeCycleCost(
-  needs: Needs,
-  c: MotorColumns,
-  i: number,
-  method: Method,
-  direct: number,
-  ratios: readonly YearRatio[],
-): number {
+/** Present value of the energy over the years. */
+function energyCost({ needs, c, ratios, annuity }: Bench, i: number, method: Method, direct: number): number {
   const rated = c.power[i] ?? 0;
   const eta = (needs.rules.efficiencyBasis === 'minimum' ? c.efficiencyMinimum[i] : c.efficiency[i]) ?? 0.9;
   const n = settledSpeed(needs, method, direct);
   const full = shaftPower(needs.load.torque, needs.load.speed, n, needs.load.shape);
   let energy = 0;
   for (const { hours, driven, present } of ratios) energy += hours * inputOf(full, rated, eta, method, driven, present);
-  const price = (c.priceIndex[i] ?? 0) + starterPriceIndex(method, rated);
-  return price + (energy / 1000) * needs.energyPrice * presentValue(needs.discountRate, needs.years);
+  return (energy / 1000) * needs.energyPrice * annuity;
 }
 
-/** Electrical input in W at one row of the year: behind a drive by speed, else along the present control's curve. */
-export function inputOf(
-  full: number,
-  rated: number,
-  eta: number,
-  method: Method,
-  driven: number,
-  present: number,
+/** Puts every motor of the own shelf before every one that must be ordered. */
+const offTheShelf = 1e15;
+
+function rankValue(
+  { needs, c, build }: Bench,
+  i: number,
+  lifeCycle: number,
+  price: number,
+  powerMargin: number,
 ): number {
-  if (method !== 'drive') return (full * present) / partLoad(full / rated, eta);
-  const x = Math.max((full * driven) / rated, 1e-6);
-  const motor = (x * rated) / partLoad(x, eta);
-  return motor / driveShare((motor * eta) / rated);
-}
-
-function rankValue(needs: Needs, motor: Motor, method: Method, lifeCycle: number, powerMargin: number): number {
   switch (needs.rules.ranking) {
     case 'price':
-      return motor.priceIndex + starterPriceIndex(method, motor.power);
+      return price;
     case 'efficiency':
-      return -(needs.rules.efficiencyBasis === 'minimum' ? motor.efficiencyMinimum : motor.efficiency);
+      return -((needs.rules.efficiencyBasis === 'minimum' ? c.efficiencyMinimum[i] : c.efficiency[i]) ?? 0);
     case 'margin':
       return -powerMargin;
-    case 'life-cycle':
     case 'shelf':
+      return lifeCycle + (build.inStock[i] ? 0 : offTheShelf);
+    case 'life-cycle':
       return lifeCycle;
   }
-}
-
-export const outcomeOf = (n: number): Outcome => (n >= code.fail ? 'fail' : n === code.caution ? 'caution' : 'pass');
-
-/** Outcome and margin of one requirement for an entry; undefined where it does not apply. */
-export function entryVerdict(
-  judged: Judged,
-  entry: number,
-  requirement: Requirement,
-): { readonly outcome: Outcome; readonly margin: number } | undefined {
-  const index = entry * R + at[requirement];
-  const outcome = judged.outcomes[index] ?? code.none;
-  return outcome === code.none ? undefined : { outcome: outcomeOf(outcome), margin: judged.margins[index] ?? 0 };
 }

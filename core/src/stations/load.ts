@@ -1,58 +1,31 @@
-import type { Case, Demand } from '../case';
-import { assumed, commonPractice, field, definition, houseRule, type Given, type Source, type Workings } from '../law';
+import type { Demand, Machine } from '../case';
+import { assumed, commonPractice, field, houseRule, type Given, type Workings } from '../law';
 import {
   breakawayTorque,
-  drivenSpeed,
-  drumSpeed,
-  fanPower,
-  hoistPower,
+  cycleTime,
+  dutyOf,
+  dutySource,
+  highEnd,
   inertiaThroughTrain,
-  powerFromTorque,
+  inertiaWithTrain,
+  lowEnd,
+  peakTorque,
   powerThroughTrain,
-  pumpPower,
+  rmsPower,
   speedThroughTrain,
-  torqueByPull,
-  torqueFromPower,
+  thermalRatio,
   torqueThroughTrain,
+  unloadedBreakaway,
   withMargin,
-  type LoadShape,
+  type Segment,
 } from '../physics';
 import { houseRules } from '../practice';
-import { q, writeQuantity, type Q, type UnitId } from '../quantity';
+import { q, writeQuantity } from '../quantity';
+import { breakawayGiven, tellDrivenShaft } from './demand';
+import { readTrain, tellPull, type Drivetrain } from './drivetrain';
+import { shapeOf } from './machines';
+import { tellRunning } from './running';
 import type { LoadNeeds, PlateFacts, Walk } from './walk';
-
-type Machine = NonNullable<NonNullable<Case['load']>['machine']>;
-
-interface MachineFacts {
-  readonly shape: 'constant' | 'linear' | 'quadratic' | 'constant-power';
-  readonly breakaway: number;
-}
-
-const machineSource: Source = commonPractice('Torque shape and breakaway usual for the machine');
-
-const constant = (breakaway: number): MachineFacts => ({ shape: 'constant', breakaway });
-const quadratic = (breakaway: number): MachineFacts => ({ shape: 'quadratic', breakaway });
-
-const machineFacts: Readonly<Record<Machine, MachineFacts>> = {
-  conveyor: constant(1.5),
-  'screw-conveyor': constant(1.6),
-  'bucket-elevator': constant(1.5),
-  hoist: constant(1.2),
-  'centrifugal-pump': quadratic(0.2),
-  'deep-well-pump': quadratic(0.3),
-  'displacement-pump': constant(1.4),
-  'centrifugal-fan': quadratic(0.15),
-  blower: quadratic(0.15),
-  compressor: constant(1.3),
-  mixer: constant(1.4),
-  crusher: constant(1.5),
-  mill: constant(1.4),
-  'machine-tool': { shape: 'constant-power', breakaway: 1 },
-  winder: { shape: 'constant-power', breakaway: 1 },
-  other: constant(1.5),
-};
-
-const trainEfficiency = { direct: 1, belt: 0.95, gearbox: 0.94, chain: 0.96 } as const;
 
 /** From what is known of the driven machine to torque, speed and power at the motor shaft, and the power to ask for. */
 export function findLoad(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
@@ -68,35 +41,34 @@ export function findLoad(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
     );
     return undefined;
   }
-  const facts = machineFacts[load.machine ?? 'other'];
-  const why = load.machine
-    ? `usual for a ${load.machine.replaceAll('-', ' ')}`
-    : 'no machine named; a constant-torque load is taken';
-  const shape: LoadShape = shapeOf(load.shape, facts);
-  const train = trainOf(load.train);
-  drivenShaft(walk, demand, train.i, plate);
-  w.figure('load.motorTorque', torqueThroughTrain, { T_L: 'load.torque', i: train.i, eta: train.eta });
-  w.figure('load.motorSpeed', speedThroughTrain, { n_L: 'load.speed', i: train.i });
-  w.figure('load.motorPower', powerThroughTrain, { P_L: 'load.power', eta: train.eta });
+  const shape = shapeOf(load.shape, load.machine);
+  const train = readTrain(walk);
+  let usual = usualUncertainty(demand, load.machine);
+  if (demand.kind === 'measured') usual = tellRunning(walk, demand, train, plate);
+  else {
+    tellDrivenShaft(walk, demand, train, plate);
+    w.figure('load.motorTorque', torqueThroughTrain, { T_L: 'load.torque', i: train.ratio, eta: train.efficiency });
+    w.figure('load.motorSpeed', speedThroughTrain, { n_L: 'load.speed', i: train.ratio });
+    w.figure('load.motorPower', powerThroughTrain, { P_L: 'load.power', eta: train.efficiency });
+  }
+  const uncertainty = tellUncertainty(walk, demand, usual);
+  tellPull(walk, train);
+  const thermal = tellDuty(walk);
   margin(walk);
-  w.figure('load.requiredPower', withMargin, { P_m: 'load.motorPower', k: 'load.margin' });
-  const breakaway: Given<'1'> =
-    load.breakaway === undefined
-      ? { ...assumed('load.breakaway', q(facts.breakaway, '1'), why), source: machineSource }
-      : field('load.breakaway', q(load.breakaway, '1'));
-  w.figure('load.breakawayTorque', breakawayTorque, { T_m: 'load.motorTorque', k_b: breakaway });
-  if (load.inertia)
-    w.figure('load.inertiaAtMotor', inertiaThroughTrain, {
-      J_L: field('load.inertia', load.inertia.value, load.inertia.text),
-      i: train.i,
-    });
+  w.figure('load.requiredPower', withMargin, {
+    P_m: thermal === undefined ? 'load.motorPower' : 'load.rmsPower',
+    k: 'load.margin',
+  });
+  const breakaway = tellBreakaway(walk);
+  tellInertia(walk, train);
+  const peak = tellPeak(walk);
   notYetUsed(walk);
 
   const torque = w.value('load.motorTorque');
   const speed = w.value('load.motorSpeed');
   const power = w.value('load.motorPower');
   const k = w.value('load.margin');
-  if (torque === undefined || speed === undefined || power === undefined || k === undefined) {
+  if (torque === undefined || speed === undefined || power === undefined || k === undefined || !(power > 0)) {
     missingLoad(w, `The load is not complete: ${w.wanted('load').join(', ') || 'the demand'} is missing.`);
     return undefined;
   }
@@ -105,10 +77,16 @@ export function findLoad(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
     speed,
     power,
     shape,
-    breakaway: breakaway.value ?? 1,
+    breakaway,
     margin: k,
-    ratio: train.i.value ?? 1,
+    ratio: train.ratioValue,
     overload: load.overload?.ratio ?? 1,
+    startRatio: load.startRatio ?? 1,
+    thermal: thermal ?? 1,
+    peak,
+    uncertainty,
+    belt: train.first === 'belt' || train.first === 'chain',
+    sheave: load.train?.sheave?.value,
   };
 }
 
@@ -116,124 +94,122 @@ function missingLoad(w: Workings, text: string): void {
   w.finding('load.missing', 'caution', text, { fields: ['load.demand'] });
 }
 
-function shapeOf(shape: NonNullable<Case['load']>['shape'], facts: MachineFacts): LoadShape {
-  if (shape === undefined) return { kind: facts.shape };
-  if (typeof shape === 'string') return { kind: shape };
-  return { kind: 'points', points: shape.points.toSorted((a, b) => a[0] - b[0]) };
-}
-
-function trainOf(train: NonNullable<Case['load']>['train']): { readonly i: Given<'1'>; readonly eta: Given<'1'> } {
-  const kind = train?.kind ?? 'direct';
-  const i =
-    train?.ratio === undefined
-      ? assumed('load.train.ratio', q(1, '1'), 'no ratio given: the motor turns as fast as the machine')
-      : field('load.train.ratio', q(train.ratio, '1'));
-  const eta =
-    train?.efficiency === undefined
-      ? assumed(
-          'load.train.efficiency',
-          q(trainEfficiency[kind], '1'),
-          kind === 'direct' ? 'direct drive loses nothing' : `usual for a ${kind}`,
-        )
-      : field('load.train.efficiency', q(train.efficiency, '1'));
-  return { i, eta };
-}
-
-/** Torque, speed and power at the driven shaft, from whichever two are known. */
-function drivenShaft(walk: Walk, demand: Demand, i: Given<'1'>, plate: PlateFacts): void {
-  const { w } = walk;
-  const at = <U extends UnitId>(
-    name: string,
-    quantity: { readonly value: Q<U>; readonly text: string } | undefined,
-  ): Given<U> => field(`load.demand.${name}`, quantity?.value, quantity?.text);
-  const eta = (value: number | undefined): Given<'1'> =>
-    field('load.demand.efficiency', value === undefined ? undefined : q(value, '1'));
-
+/** How far the load may be off by the way it is known, where nobody says: common practice. */
+function usualUncertainty(demand: Demand, machine: Machine | undefined): number {
   switch (demand.kind) {
     case 'power':
-      speedOf(walk, demand.speed, i, plate);
-      w.given('load.power', 'W', 'load.demand.power', demand.power?.value);
-      w.figure('load.torque', torqueFromPower, { P: 'load.power', n: 'load.speed' });
-      return;
-    case 'torque':
-      speedOf(walk, demand.speed, i, plate);
-      w.given('load.torque', 'N.m', 'load.demand.torque', demand.torque?.value);
-      w.figure('load.power', powerFromTorque, { T: 'load.torque', n: 'load.speed' });
-      return;
-    case 'pull':
-      speedOf(walk, demand.speed, i, plate);
-      w.figure('load.torque', torqueByPull, { F: at('force', demand.force), r: at('radius', demand.radius) });
-      w.figure('load.power', powerFromTorque, { T: 'load.torque', n: 'load.speed' });
-      return;
-    case 'pump': {
-      speedOf(walk, demand.speed, i, plate);
-      const rho = demand.density
-        ? at('density', demand.density)
-        : assumed('load.demand.density', q(1000, 'kg/m3'), 'cold water');
-      w.figure('load.power', pumpPower, {
-        rho,
-        Q: at('flow', demand.flow),
-        H: at('head', demand.head),
-        eta: eta(demand.efficiency),
-      });
-      w.figure('load.torque', torqueFromPower, { P: 'load.power', n: 'load.speed' });
-      return;
-    }
+    case 'pump':
     case 'fan':
-      speedOf(walk, demand.speed, i, plate);
-      w.figure('load.power', fanPower, {
-        Q: at('flow', demand.flow),
-        p: at('pressure', demand.pressure),
-        eta: eta(demand.efficiency),
-      });
-      w.figure('load.torque', torqueFromPower, { P: 'load.power', n: 'load.speed' });
-      return;
+      return 0.1;
+    case 'torque':
     case 'hoist':
-      w.figure('load.speed', drumSpeed, { v: at('speed', demand.speed), D: at('drumDiameter', demand.drumDiameter) });
-      w.figure('load.power', hoistPower, {
-        m: at('mass', demand.mass),
-        v: at('speed', demand.speed),
-        eta: eta(demand.efficiency),
-      });
-      w.figure('load.torque', torqueFromPower, { P: 'load.power', n: 'load.speed' });
-      return;
+      return 0.05;
+    case 'pull':
+      return demand.breakawayForce && !demand.force ? 0.3 : 0.1;
     case 'conveyor':
+      if (machine === 'screw-conveyor') return 0.25;
+      return demand.movingMass || machine === 'bucket-elevator' ? 0.15 : 0.25;
     case 'measured':
-      w.finding(
-        'load.kind-not-worked-out',
-        'caution',
-        `A demand of kind "${demand.kind}" is kept, but this version does not work it out yet: give power, torque or a pull at a radius as well.`,
-        { fields: ['load.demand.kind'] },
-      );
-      w.want('load.demand');
+      return 0.1;
   }
 }
 
-/** Speed of the driven shaft: given, else from the old motor's full-load speed, else from a four-pole motor's synchronous speed. */
-function speedOf(
-  { w, input, practice }: Walk,
-  given: { readonly value: Q<'rpm'>; readonly text: string } | undefined,
-  i: Given<'1'>,
-  plate: PlateFacts,
-): void {
-  if (given) {
-    w.given('load.speed', 'rpm', 'load.demand.speed', given.value);
-    return;
+function tellUncertainty({ w }: Walk, demand: Demand, usual: number): number {
+  const typed = demand.uncertainty;
+  if (typed === undefined)
+    w.stated(
+      'load.uncertainty',
+      '1',
+      q(usual, '1'),
+      commonPractice(
+        'How well a load is known: torque wrench 5 %, data sheet and hydraulics 10 %, conveyor formulas 15 to 25 %',
+      ),
+      { field: 'load.demand.uncertainty', symbol: 'u', assumed: 'usual for the way the load is known' },
+    );
+  else w.given('load.uncertainty', '1', 'load.demand.uncertainty', q(typed, '1'));
+  w.figure('load.powerLow', lowEnd, { P: 'load.motorPower', u: 'load.uncertainty' });
+  w.figure('load.powerHigh', highEnd, { P: 'load.motorPower', u: 'load.uncertainty' });
+  return typed ?? usual;
+}
+
+/** Turns and standstill: the thermal equivalent, and whether it sizes the motor. Undefined where steady demand does. */
+function tellDuty({ input, w, rules }: Walk): number | undefined {
+  const cycle = (input.load?.cycle ?? []).map((s): Segment => ({
+    duration: s.duration.value,
+    ratio: s.ratio,
+    rest: s.rest === true,
+  }));
+  if (cycle.length === 0) return undefined;
+  const duty = dutyOf(cycle, input.load?.startsPerHour ?? 0);
+  w.fact('load.duty', 'Duty', duty.text, dutySource, { fields: ['load.cycle'] });
+  const k = w.figure('load.thermalRatio', thermalRatio(cycle), {});
+  w.figure('load.rmsPower', rmsPower, { P_m: 'load.motorPower', k_th: 'load.thermalRatio' });
+  if (k === undefined) return undefined;
+  const long = cycleTime(cycle) > 600;
+  if (long && cycle.some((s) => s.ratio > 1))
+    w.finding(
+      'load.long-cycle',
+      'caution',
+      'The cycle is longer than ten minutes: a motor follows each stretch, so its thermal equivalent says too little. The longest heavy stretch decides.',
+      { fields: ['load.cycle'], source: dutySource },
+    );
+  if (k > 1 || (rules.dutySizing === 'thermal' && !long)) return k;
+  w.finding(
+    'load.duty-sizing',
+    'note',
+    `By its thermal equivalent the cycle asks ${w.text('load.rmsPower')}; the steady demand sizes the motor by house rule, because a cycle as told is seldom the cycle as run.`,
+    { fields: ['rules.dutySizing'], figures: ['load.rmsPower', 'load.motorPower'] },
+  );
+  return undefined;
+}
+
+function tellPeak({ input, w }: Walk): number {
+  const cycle = input.load?.cycle ?? [];
+  const overload = input.load?.overload;
+  const peak = Math.max(1, overload?.ratio ?? 1, ...cycle.map((s) => s.ratio));
+  if (peak > 1) {
+    const ofOverload = peak === overload?.ratio;
+    w.figure('load.peakTorque', peakTorque, {
+      T_m: 'load.motorTorque',
+      k_pk: field(ofOverload ? 'load.overload.ratio' : 'load.cycle', q(peak, '1')),
+    });
   }
-  const f = input.supply?.frequency?.value ?? practice.frequency;
-  const n: Given<'rpm'> =
-    plate.speed !== undefined
-      ? assumed(
-          'load.demand.speed',
-          q(plate.speed, 'rpm'),
-          'left out: the old motor’s full-load speed through the train',
-        )
-      : assumed(
-          'load.demand.speed',
-          q((120 * f) / 4, 'rpm'),
-          'left out and no plate: synchronous speed of four poles, the general choice',
-        );
-  w.figure('load.speed', drivenSpeed, { n_m: n, i });
+  if (overload?.duration && overload.duration.value > 60 && (overload.ratio ?? 1) > 1)
+    w.finding(
+      'load.long-overload',
+      'caution',
+      `An overload of ${overload.duration.text} is no short peak: it heats. Put it into the duty cycle, so that it sizes the motor; a drive’s overload rating is for a minute.`,
+      { fields: ['load.overload.duration', 'load.cycle'] },
+    );
+  return peak;
+}
+
+function tellBreakaway(walk: Walk): number {
+  const { w, input } = walk;
+  const load = input.load;
+  const read = load?.breakaway === undefined && w.figures.has('load.breakawayRatio');
+  const k_b = read ? ('load.breakawayRatio' as const) : breakawayGiven(walk, load?.machine);
+  const ratio = (read ? w.value('load.breakawayRatio') : undefined) ?? breakawayGiven(walk, load?.machine).value ?? 1;
+  if (load?.startRatio === undefined) {
+    w.figure('load.breakawayTorque', breakawayTorque, { T_m: 'load.motorTorque', k_b });
+    return ratio;
+  }
+  w.figure('load.breakawayTorque', unloadedBreakaway, {
+    T_m: 'load.motorTorque',
+    k_b,
+    k_s: field('load.startRatio', q(load.startRatio, '1')),
+  });
+  return ratio * load.startRatio;
+}
+
+function tellInertia({ input, w }: Walk, train: Drivetrain): void {
+  const inertia = input.load?.inertia;
+  const J_L: Given<'kg.m2'> = inertia
+    ? field('load.inertia', inertia.value, inertia.text)
+    : assumed('load.inertia', q(0, 'kg.m2'), 'no inertia given: the train’s alone');
+  if (w.figures.has('load.trainInertia'))
+    w.figure('load.inertiaAtMotor', inertiaWithTrain, { J_L, i: train.ratio, J_tr: 'load.trainInertia' });
+  else if (inertia) w.figure('load.inertiaAtMotor', inertiaThroughTrain, { J_L, i: train.ratio });
 }
 
 /** The sizing margin: the house rule, raised for dirt unless the case sets it. */
@@ -251,17 +227,15 @@ function margin({ input, rules, w }: Walk): void {
   });
 }
 
+/** What the walk keeps but does not judge yet. */
 function notYetUsed({ input, w }: Walk): void {
-  const { cycle, maxStartTime } = input.load ?? {};
-  const fields = [cycle && 'load.cycle', maxStartTime && 'load.maxStartTime'].filter((x) => typeof x === 'string');
-  if (fields.length === 0) return;
+  const limit = input.load?.maxStartTime;
+  if (!limit) return;
   w.finding(
     'load.not-judged',
     'caution',
-    maxStartTime
-      ? `The machine must be at speed within ${maxStartTime.text}. The run-up is not simulated in this version: ask for the motor’s run-up time on this load, and keep soft-start and drive ramps inside it.`
-      : 'The duty cycle is kept, but this version sizes for the steady demand: a cycle with peaks above it needs a look by hand.',
-    { fields, source: definition('Pilgrim', 'scope of this version') },
+    `The machine must be at speed within ${limit.text}. The run-up is not simulated in this version: ask for the motor’s run-up time on this load, and keep soft-start and drive ramps inside it.`,
+    { fields: ['load.maxStartTime'] },
   );
 }
 

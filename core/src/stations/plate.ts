@@ -1,29 +1,108 @@
-import type { Case } from '../case';
-import { commonPractice, field, prescribed, type Workings } from '../law';
+import { field, prescribed, type Given, type Workings } from '../law';
+import { blockFor, nearestPair, pairsOf, traditionOf, valueAt, type Block, type Pair } from '../nameplate';
 import {
+  apparentPower,
   efficiencyFromPlate,
   inputFromCurrent,
   inputFromEfficiency,
   lockedRotorFromCode,
+  lockedRotorRatio,
+  multipleOfTorque,
   polesFromSpeed,
   powerFactorFromPlate,
+  powerFromPlate,
   slip,
   synchronousSpeed,
   torqueFromPower,
 } from '../physics';
-import type { VoltageFit } from '../practice';
+import { practices, type Practice, type VoltageFit } from '../practice';
 import { q, writeQuantity, type Q } from '../quantity';
-import type { PlateFacts, Walk } from './walk';
+import type { Case, Plate } from '../case';
+import {
+  atOtherFrequency,
+  atThisVoltage,
+  connection,
+  serviceFactor,
+  tableCurrent,
+  type Connected,
+} from './plateSupply';
+import { doubts, drivesAndSpeeds, frame, words } from './plateWords';
+import { percent, type PlateFacts, type Walk } from './walk';
 
-type PlateOf = NonNullable<Case['plate']>;
+type OldPlate = NonNullable<Case['plate']>;
 
-/** Reads the existing motor's plate: connects the pair that fits the supply and works out what is not stamped. */
+/** Reads the existing motor's plate: connects the pair that fits the supply, works out what is not stamped, doubts it. */
 export function readPlate(walk: Walk): PlateFacts {
   const { input, w } = walk;
   w.enter('plate');
-  lifetime(walk);
   const plate = input.plate;
   if (!plate || Object.keys(plate).length === 0) return {};
+  condition(walk, plate);
+  outOfField(walk, plate);
+  // Doubts and standard frames follow the tradition the motor was made in; the case's practice is whose code it runs under.
+  const made = traditionOf(plate, practices, walk.practice);
+  const { block, path } = blockFor(plate, input.supply?.frequency?.value);
+  const frequency = block.frequency?.value ?? input.supply?.frequency?.value;
+  const pair = connect(walk, block);
+  const power = valueAt(block.power?.groups, pair.index);
+  const speed = speedOf(walk, block, pair.index);
+
+  w.given('plate.ratedSpeed', 'rpm', `${path}.speed`, speed);
+  if (pair.voltage !== undefined) {
+    w.given('plate.connectedVoltage', 'V', `${path}.voltage`, pair.voltage);
+    w.given('plate.connectedCurrent', 'A', `${path}.current`, pair.current);
+  } else if (!plate.voltage) w.want('plate.voltage');
+  ratedPower(walk, plate, path, power);
+
+  const poles = polesAndSlip(w, frequency, block.frequency ? `${path}.frequency` : 'supply.frequency');
+  w.figure('plate.ratedTorque', torqueFromPower, { P: 'plate.ratedPower', n: 'plate.ratedSpeed' });
+  w.figure('plate.apparentPower', apparentPower, { U: 'plate.connectedVoltage', I: 'plate.connectedCurrent' });
+  const second = path === 'plate' ? undefined : plate.alternate;
+  efficiencyAndPowerFactor(walk, {
+    efficiency: second?.efficiency ?? plate.efficiency,
+    powerFactor: second?.powerFactor ?? plate.powerFactor,
+    efficiencyMinimum: plate.efficiencyMinimum,
+  });
+  efficiencyClass(walk, made, poles);
+  lockedRotor(walk, plate);
+  designTorques(walk, plate, made, poles);
+  tableCurrent(walk);
+  connection(walk, block, pair, plate, made);
+  serviceFactor(walk, plate, pair, frequency);
+  atThisVoltage(walk, block, plate, frequency);
+  atOtherFrequency(walk, block, path, frequency);
+  if (plate.frame) frame(walk, plate.frame, made, poles);
+  drivesAndSpeeds(walk, plate);
+  words(walk, plate);
+  doubts(walk, plate, made);
+
+  const enclosure = [plate.enclosure, plate.protection].filter((x) => x !== undefined).join(' ');
+  return {
+    power: w.value('plate.ratedPower'),
+    voltage: pair.voltage,
+    current: pair.current,
+    speed,
+    frequency,
+    poles,
+    frame: plate.frame,
+    enclosure: enclosure === '' ? undefined : walk.practice.enclosureClass(enclosure),
+  };
+}
+
+function condition({ w }: Walk, plate: OldPlate): void {
+  if (plate.condition !== 'missing' && plate.condition !== 'burnt') return;
+  w.finding(
+    'plate.unreadable',
+    'caution',
+    plate.condition === 'burnt'
+      ? 'A burnt plate is itself a finding: the motor was overheated. Replace it, measure the load, and ask what heated it.'
+      : 'No plate: measure the motor (feet, shaft, currents) and the load; what follows is an estimate until the new plate is read.',
+    { fields: ['plate.condition', 'measured.shaftHeight'] },
+  );
+}
+
+/** Machines Pilgrim does not know: it stops and says so. */
+function outOfField({ w }: Walk, plate: OldPlate): void {
   if (plate.phases !== undefined && plate.phases !== 3) {
     w.finding(
       'plate.single-phase',
@@ -32,79 +111,26 @@ export function readPlate(walk: Walk): PlateFacts {
       { fields: ['plate.phases'] },
     );
   }
-  const block = blockFor(plate, input.supply?.frequency?.value);
-  const frequency = block.frequency?.value ?? input.supply?.frequency?.value;
-  const pair = connect(walk, block);
-  const power = valueAt(block.power?.groups, pair.index);
-  const speed = speedOf(walk, block, pair.index);
-  const path = block === plate ? 'plate' : 'plate.alternate';
-
-  w.given('plate.ratedPower', 'W', `${path}.power`, power);
-  w.given('plate.ratedSpeed', 'rpm', `${path}.speed`, speed);
-  if (pair.voltage !== undefined) {
-    w.given('plate.connectedVoltage', 'V', `${path}.voltage`, pair.voltage);
-    w.given('plate.connectedCurrent', 'A', `${path}.current`, pair.current);
-  } else if (!plate.voltage) w.want('plate.voltage');
-
-  const poles = polesAndSlip(w, frequency, path, block.frequency ? `${path}.frequency` : 'supply.frequency');
-  w.figure('plate.ratedTorque', torqueFromPower, { P: 'plate.ratedPower', n: 'plate.ratedSpeed' });
-  efficiencyAndPowerFactor(walk, plate);
-  lockedRotor(walk, plate);
-  if (plate.frame) shaftHeight(walk, plate.frame);
-  doubts(walk, plate);
-  if (block.frequency && input.supply?.frequency && block.frequency.value !== input.supply.frequency.value) {
+  const other =
+    /permanent|\bPM|brushless|wound|slip ?ring|synchronous|reluctance|armature|shunt|\bd\.?c\b|direct current/i.exec(
+      (plate.kind ?? '').replace(/asynchronous/gi, ''),
+    );
+  if (other) {
     w.finding(
-      'plate.frequency-mismatch',
-      'caution',
-      `The plate is for ${block.frequency.text}, the supply is ${input.supply.frequency.text}. Speed and torque change with frequency, and only the same volts per hertz keep the flux.`,
-      { fields: ['plate.frequency', 'supply.frequency'] },
+      'plate.not-cage',
+      'stop',
+      `The plate says "${plate.kind}". Pilgrim knows three-phase cage induction motors only: permanent-magnet, brushless, wound-rotor and direct-current machines are chosen with their maker or a specialist.`,
+      { fields: ['plate.kind'] },
     );
   }
-  return {
-    power,
-    voltage: pair.voltage,
-    current: pair.current,
-    speed,
-    frequency,
-    poles,
-    frame: plate.frame,
-  };
-}
-
-type Block = Pick<PlateOf, 'power' | 'voltage' | 'current' | 'speed' | 'frequency'>;
-
-/** The main block, or the plate's second one where that is the one for the supply's frequency. */
-function blockFor(plate: PlateOf, supplyFrequency: number | undefined): Block {
-  const other = plate.alternate;
-  if (!other || supplyFrequency === undefined) return plate;
-  const same = (f: number | undefined): boolean => f !== undefined && Math.abs(f - supplyFrequency) < 0.5;
-  return same(other.frequency?.value) && !same(plate.frequency?.value) ? other : plate;
-}
-
-interface Connected {
-  readonly voltage?: Q<'V'>;
-  readonly current?: Q<'A'>;
-  /** Which slash group was connected. */
-  readonly index: number;
-}
-
-interface Pair {
-  readonly voltage: Q<'V'>;
-  readonly current: Q<'A'> | undefined;
-  readonly index: number;
-}
-
-/** Matched groups: the nth voltage of the mth connection goes with the nth current of the mth connection. */
-function pairsOf(block: Block): Pair[] {
-  const currents = block.current?.groups;
-  return (block.voltage?.groups ?? []).flatMap((group, index) =>
-    group.map((voltage, n) => {
-      const matching = currents?.length === block.voltage?.groups.length ? currents?.[index] : undefined;
-      const current =
-        matching && (matching.length === group.length ? matching[n] : n === group.length - 1 ? matching[0] : undefined);
-      return { voltage, current, index };
-    }),
-  );
+  if (plate.remarks) {
+    w.finding(
+      'plate.remarks',
+      'note',
+      `Remarks are kept as stamped: "${plate.remarks}". Pilgrim reads no permission from them: the area classification and the choice for a hazardous place come from a competent person.`,
+      { fields: ['plate.remarks'] },
+    );
+  }
 }
 
 function connect({ input, practice, w }: Walk, block: Block): Connected {
@@ -116,7 +142,7 @@ function connect({ input, practice, w }: Walk, block: Block): Connected {
       'plate.current-inconsistent',
       'caution',
       `"${block.voltage?.text ?? ''}" has ${block.voltage?.groups.length} connection(s), "${block.current.text}" has ${block.current.groups.length}: the groups do not match, so no current can be paired with a voltage.`,
-      { fields: ['plate.voltage', 'plate.current'] },
+      { fields: ['plate.voltage', 'plate.current'], doubt: true },
     );
   }
   const supply = input.supply?.voltage;
@@ -124,9 +150,8 @@ function connect({ input, practice, w }: Walk, block: Block): Connected {
     if (pairs.length > 1) w.want('supply.voltage');
     return pairs.length === 1 ? first : { index: 0 };
   }
-  const best = pairs
-    .map((pair) => ({ pair, fit: practice.voltageFit(supply.value, pair.voltage) }))
-    .reduce((a, b) => (Math.abs(b.fit.deviation) < Math.abs(a.fit.deviation) ? b : a));
+  const best = nearestPair(block, supply.value, input.supply?.frequency?.value, practice);
+  if (!best) return { index: 0 };
   if (best.fit.outcome !== 'pass') mismatch(w, block, supply.text, best.pair, best.fit);
   return best.fit.outcome === 'fail' ? { index: best.pair.index } : best.pair;
 }
@@ -152,64 +177,50 @@ function speedOf({ w }: Walk, block: Block, index: number): Q<'rpm'> | undefined
       'plate.two-speed',
       'note',
       `Several speeds on the plate (${block.speed?.text ?? ''}): a two-speed motor. The highest is used here.`,
-      {
-        fields: ['plate.speed'],
-      },
+      { fields: ['plate.speed'] },
     );
     return flat.reduce((a, b) => (b > a ? b : a));
   }
   return valueAt(speeds, index);
 }
 
-function valueAt<T>(groups: readonly (readonly T[])[] | undefined, index: number): T | undefined {
-  return (groups?.[index] ?? groups?.[0])?.at(-1);
+/** Rated power as stamped, else from voltage, current, efficiency and power factor. */
+function ratedPower({ w }: Walk, plate: OldPlate, path: string, power: Q<'W'> | undefined): void {
+  if (power !== undefined || plate.efficiency === undefined || plate.powerFactor === undefined) {
+    w.given('plate.ratedPower', 'W', `${path}.power`, power);
+    return;
+  }
+  const worked = w.figure('plate.ratedPower', powerFromPlate, {
+    U: 'plate.connectedVoltage',
+    I: 'plate.connectedCurrent',
+    eta: field('plate.efficiency', q(plate.efficiency, '1')),
+    pf: field('plate.powerFactor', q(plate.powerFactor, '1')),
+  });
+  if (worked === undefined) w.want(`${path}.power`);
 }
 
-function polesAndSlip(
-  w: Workings,
-  frequency: number | undefined,
-  path: string,
-  frequencyPath: string,
-): number | undefined {
+function polesAndSlip(w: Workings, frequency: number | undefined, frequencyPath: string): number | undefined {
   const f = frequency === undefined ? undefined : q(frequency, 'Hz');
   const speed = w.value('plate.ratedSpeed');
   if (speed === undefined) return undefined;
   const poles = w.figure('plate.poles', polesFromSpeed, { f: field(frequencyPath, f), n: 'plate.ratedSpeed' });
   if (poles === undefined || poles < 2) {
-    if (poles !== undefined) {
-      w.figures.delete('plate.poles');
-      notBelow(w, path, `${writeQuantity(speed, 'rpm')} is above what two poles can give at this frequency.`, 'stop');
-    }
+    w.figures.delete('plate.poles');
     return undefined;
   }
   const synchronous = w.figure('plate.synchronousSpeed', synchronousSpeed, {
     f: field(frequencyPath, f),
     p: 'plate.poles',
   });
-  if (synchronous !== undefined && speed >= synchronous) {
-    const equal = speed === synchronous;
-    notBelow(
-      w,
-      path,
-      equal
-        ? `${writeQuantity(speed, 'rpm')} is synchronous speed itself; full-load speed lies below it. Some plates print synchronous speed: measure the running speed.`
-        : `${writeQuantity(speed, 'rpm')} is not below synchronous speed (${writeQuantity(synchronous, 'rpm')}): no induction motor does that under load. Read the plate again.`,
-      equal ? 'caution' : 'stop',
-    );
-    return poles;
-  }
+  if (synchronous === undefined || speed >= synchronous) return poles;
   w.figure('plate.slip', slip, { n_s: 'plate.synchronousSpeed', n: 'plate.ratedSpeed' });
   return poles;
 }
 
-function notBelow(w: Workings, path: string, text: string, level: 'stop' | 'caution'): void {
-  w.finding('plate.speed-not-below-synchronous', level, text, {
-    fields: [`${path}.speed`, 'plate.frequency'],
-    figures: ['plate.synchronousSpeed'],
-  });
-}
-
-function efficiencyAndPowerFactor({ w, practice }: Walk, plate: PlateOf): void {
+function efficiencyAndPowerFactor(
+  { w, practice }: Walk,
+  plate: Pick<Plate, 'efficiency' | 'powerFactor' | 'efficiencyMinimum'>,
+): void {
   const U = 'plate.connectedVoltage';
   const I = 'plate.connectedCurrent';
   const P = 'plate.ratedPower';
@@ -226,12 +237,7 @@ function efficiencyAndPowerFactor({ w, practice }: Walk, plate: PlateOf): void {
   for (const id of ['plate.efficiency', 'plate.powerFactor'] as const) {
     const value = w.value(id);
     if (value === undefined || (value > 0 && value < 1)) continue;
-    w.finding(
-      'plate.current-inconsistent',
-      'caution',
-      `Power, voltage, current and ${id === 'plate.efficiency' ? 'power factor' : 'efficiency'} give ${id === 'plate.efficiency' ? 'an efficiency' : 'a power factor'} of ${value.toFixed(2)}, which cannot be: one of them is misread.`,
-      { fields: ['plate.power', 'plate.voltage', 'plate.current', 'plate.efficiency', 'plate.powerFactor'] },
-    );
+    // What cannot be is told as a doubt; nothing is made of it.
     w.figures.delete(id);
     consistent = false;
   }
@@ -250,7 +256,32 @@ function efficiencyAndPowerFactor({ w, practice }: Walk, plate: PlateOf): void {
   }
 }
 
-function lockedRotor({ practice, w }: Walk, plate: PlateOf): void {
+function efficiencyClass({ w, input }: Walk, made: Practice, poles: number | undefined): void {
+  const eta = w.value('plate.efficiency');
+  const power = w.value('plate.ratedPower');
+  if (eta === undefined || power === undefined || poles === undefined) return;
+  if (made.frequency !== (input.plate?.frequency?.value ?? made.frequency)) return;
+  const open = input.plate?.enclosure !== undefined && made.enclosureClass(input.plate.enclosure) === 'open';
+  const classes = made.efficiencyClasses(power, poles, open);
+  const lowest = classes[0];
+  if (!lowest) return;
+  const met = classes.filter((c) => eta >= c.efficiency - 0.0006);
+  const best = met.at(-1);
+  const next = classes[met.length];
+  const text = [
+    best
+      ? `meets ${best.name} (${percent(best.efficiency, 1)})`
+      : `below ${lowest.name} (${percent(lowest.efficiency, 1)})`,
+    best && next ? `${next.name} would be ${percent(next.efficiency, 1)}` : '',
+  ];
+  w.fact('plate.efficiencyClass', 'Efficiency class', text.filter(Boolean).join('; '), (best ?? lowest).source, {
+    fields: ['plate.efficiency'],
+    figures: ['plate.efficiency', 'plate.ratedPower'],
+    estimate: input.plate?.efficiency === undefined,
+  });
+}
+
+function lockedRotor({ practice, w }: Walk, plate: OldPlate): void {
   if (!plate.codeLetter) return;
   const band = practice.codeLetter(plate.codeLetter);
   if (!band) return;
@@ -270,94 +301,57 @@ function lockedRotor({ practice, w }: Walk, plate: PlateOf): void {
       U: 'plate.connectedVoltage',
     });
   }
+  w.figure('plate.lockedRotorRatio', lockedRotorRatio, {
+    I_LR: 'plate.lockedRotorCurrentMax',
+    I: 'plate.connectedCurrent',
+  });
 }
 
-function shaftHeight({ practice, w }: Walk, frame: string): void {
-  const height = practice.shaftHeight(frame);
-  if (height) {
-    w.stated('plate.shaftHeight', 'mm', q(height.value, 'mm'), height.source, {
-      field: 'plate.frame',
-      symbol: 'H',
-      text: `${Number(height.value.toFixed(1))} mm (${Number((height.value / 25.4).toFixed(3))} in)`,
+/** What the design letter promises; the usual letter where none is stamped, marked as assumed. */
+function designTorques({ w }: Walk, plate: OldPlate, made: Practice, poles: number | undefined): void {
+  const power = w.value('plate.ratedPower');
+  const voltage = w.value('plate.connectedVoltage');
+  if (power === undefined || poles === undefined) return;
+  const usual = made.frameSystem === 'nema' ? 'B' : 'N';
+  const stamped = plate.designLetter === undefined ? undefined : made.design(plate.designLetter, power, poles);
+  const design = plate.designLetter === undefined ? made.design(usual, power, poles) : stamped;
+  if (!design) {
+    w.finding(
+      'plate.design-unknown',
+      'note',
+      `Design "${plate.designLetter}" is no letter of this tradition: no torque follows from it.`,
+      {
+        fields: ['plate.designLetter'],
+      },
+    );
+    return;
+  }
+  const times = (t: number): Given<'1'> => ({
+    ...prescribed(q(t, '1'), design.source),
+    field: 'plate.designLetter',
+    ...(plate.designLetter === undefined ? { assumed: `no design letter: design ${usual}, the usual one` } : {}),
+  });
+  if (design.lockedRotorTorque !== undefined)
+    w.figure('plate.lockedRotorTorque', multipleOfTorque, {
+      t: times(design.lockedRotorTorque),
+      T_r: 'plate.ratedTorque',
     });
-  } else {
-    w.finding(
-      'plate.unreadable',
-      'caution',
-      `"${frame}" is not a frame of this practice: no shaft height follows from it.`,
-      {
-        fields: ['plate.frame'],
-      },
-    );
+  if (design.breakdownTorque !== undefined)
+    w.figure('plate.breakdownTorque', multipleOfTorque, { t: times(design.breakdownTorque), T_r: 'plate.ratedTorque' });
+  if (design.limitsCurrent && voltage !== undefined) {
+    const limit = made.lockedRotorLimit(power, voltage);
+    w.stated('plate.lockedRotorLimit', 'A', q(limit.value, 'A'), limit.source, { symbol: 'I_LRmax' });
   }
-  const suffix = /^\d+(?:T|U)?([A-Z]*)/i.exec(frame)?.[1]?.toUpperCase() ?? '';
-  if (suffix.includes('Z')) {
-    w.finding(
-      'plate.special-shaft',
-      'caution',
-      `Suffix Z on frame ${frame}: a special shaft, which usually means the original maker.`,
-      {
-        fields: ['plate.frame'],
-      },
-    );
-  }
-  if (suffix.includes('Y')) {
-    w.finding(
-      'plate.special-mounting',
-      'caution',
-      `Suffix Y on frame ${frame}: special mounting dimensions; often it can be adapted. Measure the feet.`,
-      {
-        fields: ['plate.frame'],
-      },
-    );
-  }
-}
-
-function doubts({ w }: Walk, plate: PlateOf): void {
-  const duty = plate.duty?.trim();
-  if (duty && !/^(cont|s1)/i.test(duty)) {
-    w.finding(
-      'plate.short-duty',
-      'caution',
-      `Duty "${duty}": a motor rated for minutes must not run all day. Choose a continuous rating unless the work is as short.`,
-      {
-        fields: ['plate.duty'],
-      },
-    );
-  }
-}
-
-/** A motor that died early must not be replaced by the same motor into the same trouble. */
-function lifetime({ input, w }: Walk): void {
-  const { installed, failed, causes } = input.history ?? {};
-  if (installed === undefined || failed === undefined) return;
-  const months = monthsOf(failed) - monthsOf(installed);
-  if (months < 0) {
-    w.finding('history.order', 'caution', 'The motor failed before it was installed: one of the two dates is wrong.', {
-      fields: ['history.installed', 'history.failed'],
+  if (plate.designLetter !== undefined)
+    w.fact('plate.design', 'Design', `${design.letter}: ${design.words}`, design.source, {
+      fields: ['plate.designLetter'],
     });
-  } else if (months < 60) {
-    w.finding(
-      'history.early-failure',
-      'caution',
-      `The motor lasted ${months} months${causes && causes.length > 0 ? ` (${causes.join(', ').replaceAll('-', ' ')})` : ''}. Ask what killed it before putting the same motor into the same trouble.`,
-      {
-        fields: ['history.installed', 'history.failed'],
-        source: commonPractice('A motor is expected to last well beyond five years'),
-      },
-    );
-  }
-}
-
-/** Months of a "2025-07" or "2025" since year nought. */
-function monthsOf(date: string): number {
-  const [year, month] = date.split('-').map(Number);
-  return (year ?? 0) * 12 + (month ?? 1);
 }
 
 export function plateKey({ w, input }: Walk): string {
   if (!input.plate || Object.keys(input.plate).length === 0) return 'no plate yet';
-  const power = input.plate.power?.text;
+  if (input.plate.condition === 'missing' || input.plate.condition === 'burnt') return `plate ${input.plate.condition}`;
+  const power = input.plate.power?.text ?? w.figures.get('plate.ratedPower')?.text;
   const pair = [w.figures.get('plate.connectedVoltage')?.text, w.figures.get('plate.connectedCurrent')?.text];
   return [power, ...pair].filter(Boolean).join(' · ') || 'partly read';
 }

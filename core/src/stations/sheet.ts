@@ -5,7 +5,7 @@ import type { Walk } from './walk';
 /** House rules in force, for the sheet: every one named, with whether the case set it itself. */
 export function rulesUsed({ input, rules, practice }: Walk): RuleUsed[] {
   const used: readonly RuleId[] = [
-    'sizingMargin', 'driveMatch', 'leadLength', 'outputReactor', 'inverterDuty', 'efficiencyBasis', 'conductorBasis',
+    'sizingMargin', 'dutySizing', 'driveMatch', 'leadLength', 'outputReactor', 'inverterDuty', 'efficiencyBasis', 'conductorBasis',
     'driveAltitude', 'maxDip', 'ranking',
   ]; // prettier-ignore
   return used.map((id) => ({

@@ -24,7 +24,7 @@ export function askSpeed({ input, w }: Walk): SpeedNeeds {
       },
     );
   }
-  const lowest = rows.reduce((least, row) => Math.min(least, row.flow), 1);
+  const lowest = lowestFlow(rows);
   const varies = rows.some((row) => Math.abs(row.flow - 1) > 0.02);
   if (speed?.need === 'variable' && rows.length > 0 && !varies) {
     w.finding(
@@ -43,16 +43,21 @@ export function askSpeed({ input, w }: Walk): SpeedNeeds {
     max: Math.max(a, b),
     rows: rows.length > 0 ? rows : assumedYear,
     control: speed?.control ?? 'none',
-    staticFraction: speed?.staticFraction ?? 0,
+    // Given here, or by the static head of the pump's demand.
+    staticFraction: speed?.staticFraction ?? Math.min(1, w.value('load.staticFraction') ?? 0),
     assumedHours: rows.length === 0,
   };
 }
+
+/** Lowest flow of the year, which is the lowest speed where nobody gave one. */
+const lowestFlow = (rows: readonly YearRow[]): number => rows.reduce((least, row) => Math.min(least, row.flow), 1);
 
 export function speedKey({ input, w }: Walk): string {
   const speed = input.speed;
   if (!speed?.need) return 'not said';
   if (speed.need === 'fixed') return 'fixed';
-  const range = `${Math.round((speed.min ?? 0) * 100)} to ${Math.round((speed.max ?? 1) * 100)} %`;
+  const least = speed.min ?? lowestFlow((speed.profile ?? []).filter((row) => row.hours > 0));
+  const range = `${Math.round(least * 100)} to ${Math.round((speed.max ?? 1) * 100)} %`;
   const hours = w.figures.get('speed.hours')?.text;
   return hours ? `${range}, ${hours}` : range;
 }

@@ -19,7 +19,7 @@ import {
 } from '../physics';
 import { q, writeQuantity } from '../quantity';
 import { methodNames } from './explain';
-import { driveOverload } from './judge';
+import { driveOverload } from './candidate';
 import type { Subject } from './subject';
 import { percent, type Needs, type Walk } from './walk';
 

@@ -1,7 +1,7 @@
 import type { Motor } from '../catalogue';
 import { prescribed, type Given, type Input, type Method, type Source, type Workings } from '../law';
 import { q, type Q, type UnitId } from '../quantity';
-import { connectionFor } from './judge';
+import { connectionFor } from './candidate';
 import type { PlateFacts, Walk } from './walk';
 
 /** A given value that is certainly there. */
@@ -27,9 +27,14 @@ export interface Subject {
   readonly pulseRating: number | undefined;
 }
 
+const pinnedTitles: Readonly<Record<string, string>> = {
+  'pinned-plate': 'Pinned plate',
+  'pinned-circuit': 'Pinned circuit, solved',
+};
+
 export const catalogueSource = (motor: Motor): Source => ({
   kind: 'catalogue',
-  title: 'Generic catalogue',
+  title: motor.stock ? 'Own shelf' : (pinnedTitles[motor.id] ?? 'Generic catalogue'),
   part: motor.name,
   fromMemory: false,
 });

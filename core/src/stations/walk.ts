@@ -1,7 +1,8 @@
 import type { Case } from '../case';
 import type { Workings } from '../law';
+import type { Lesson } from '../nameplate';
 import type { LoadShape } from '../physics';
-import type { Practice, Rules } from '../practice';
+import type { PlaceNeeds as PlaceConditions, Practice, Rules } from '../practice';
 
 /** What every station is handed: the case, who prescribes, the rules in force, and where to write. */
 export interface Walk {
@@ -20,6 +21,8 @@ export interface PlateFacts {
   readonly frequency?: number;
   readonly poles?: number;
   readonly frame?: string;
+  /** The class of its enclosure, where its words or codes are understood. */
+  readonly enclosure?: string;
 }
 
 /** The load at the motor shaft, at the stated demand. */
@@ -32,6 +35,17 @@ export interface LoadNeeds {
   readonly margin: number;
   readonly ratio: number;
   readonly overload: number;
+  /** Torque while running up ÷ torque of the shape; 1 where it starts loaded. */
+  readonly startRatio: number;
+  /** Thermal equivalent of the duty ÷ steady demand, where it sizes the motor; else 1. */
+  readonly thermal: number;
+  /** Highest torque while running ÷ steady torque. */
+  readonly peak: number;
+  /** How far the load may be off, as a share. */
+  readonly uncertainty: number;
+  /** Belt or chain pulls on the motor's shaft, over a sheave of this pitch diameter in m. */
+  readonly belt: boolean;
+  readonly sheave: number | undefined;
 }
 
 export interface PlaceNeeds {
@@ -41,6 +55,10 @@ export interface PlaceNeeds {
   readonly driveDerating: number;
   readonly enclosures: readonly string[];
   readonly cable: number | undefined;
+  readonly ambient: number;
+  readonly conditions: PlaceConditions;
+  readonly noiseLimit: number | undefined;
+  readonly vibration: boolean;
 }
 
 export interface YearRow {
@@ -75,6 +93,11 @@ export interface Needs {
   readonly place: PlaceNeeds;
   readonly speed: SpeedNeeds;
   readonly oldFrame: string | undefined;
+  /** The failed motor, and what the new choice must do differently because of how it failed. */
+  readonly old: PlateFacts;
+  readonly lessons: readonly Lesson[];
+  /** Requirements that do not count, with the reason. */
+  readonly waived: ReadonlyMap<string, string>;
   readonly energyPrice: number;
   readonly years: number;
   readonly discountRate: number;

@@ -32,6 +32,57 @@ export const efficiencies: Rows = [
   [375, 95.0, 95.1, 95.0, 95.8, 96.0, 95.8, 96.5, 96.7, 96.6],
 ];
 
+/** Nominal efficiency in % at 50 Hz, class IE1. Columns: 2, 4, 6 poles. Ratings in kW. */
+export const ie1Source = remembered('standard', 'IEC 60034-30-1', '2014', 'Table 2');
+export const ie1: Rows = [
+  [0.75, 72.1, 72.1, 70.0],
+  [1.1, 75.0, 75.0, 72.9],
+  [1.5, 77.2, 77.2, 75.2],
+  [2.2, 79.7, 79.7, 77.7],
+  [3, 81.5, 81.5, 79.7],
+  [4, 83.1, 83.1, 81.4],
+  [5.5, 84.7, 84.7, 83.1],
+  [7.5, 86.0, 86.0, 84.7],
+  [11, 87.6, 87.6, 86.4],
+  [15, 88.7, 88.7, 87.7],
+  [18.5, 89.3, 89.3, 88.6],
+  [22, 89.9, 89.9, 89.2],
+  [30, 90.7, 90.7, 90.2],
+  [37, 91.2, 91.2, 90.8],
+  [45, 91.7, 91.7, 91.4],
+  [55, 92.1, 92.1, 91.9],
+  [75, 92.7, 92.7, 92.6],
+  [90, 93.0, 93.0, 92.9],
+  [110, 93.3, 93.3, 93.3],
+  [132, 93.5, 93.5, 93.5],
+  [160, 93.8, 93.8, 93.8],
+  [200, 94.0, 94.0, 94.0],
+  [375, 94.0, 94.0, 94.0],
+];
+
+/** Least breakdown torque ÷ rated torque, design N. Upper end of each band in kW; columns: 2, 4, 6 poles. */
+export const breakdownTorqueSource = remembered('standard', 'IEC 60034-12', '2002', 'Table 1');
+export const breakdownTorques: Rows = [
+  [1.0, 2.0, 2.0, 1.8],
+  [1.6, 2.0, 2.0, 1.9],
+  [2.5, 2.0, 2.0, 1.9],
+  [4.0, 2.0, 2.0, 1.9],
+  [6.3, 2.0, 2.0, 1.9],
+  [10, 2.0, 2.0, 1.8],
+  [16, 2.0, 2.0, 1.8],
+  [25, 1.9, 1.9, 1.8],
+  [40, 1.9, 1.9, 1.8],
+  [63, 1.8, 1.8, 1.7],
+  [100, 1.8, 1.8, 1.7],
+  [160, 1.7, 1.7, 1.7],
+  [250, 1.7, 1.7, 1.6],
+  [400, 1.6, 1.6, 1.6],
+  [630, 1.6, 1.6, 1.6],
+];
+
+/** Design H starts harder: 1.5 times the locked-rotor torque of design N, at least 2.0; breakdown 1.9 and above. */
+export const designHSource = remembered('standard', 'IEC 60034-12', '2002', 'clause 8 (design H), Table 4');
+
 /** Largest locked-rotor apparent power ÷ rated power (kVA per kW), design N; upper end of each band in kW. */
 export const lockedRotorPowerSource = remembered('standard', 'IEC 60034-12', '2002', 'Table 2');
 export const lockedRotorPower: readonly (readonly [number, number])[] = [
@@ -94,3 +145,122 @@ export const currentSeries = [
   1.25, 1.6, 2, 2.5, 3.15, 4, 5, 6.3, 8, 10, 12.5, 16, 20, 25, 31.5, 40, 50, 63, 80, 100, 125, 160, 200, 250, 315, 400,
   500, 630, 800, 1000,
 ] as const;
+
+/** Nominal efficiency in % at 50 Hz of small motors. Columns as in `efficiencies` (IE2, IE3, IE4 by 2, 4, 6 poles). */
+export const smallEfficiencies: Rows = [
+  [0.37, 69.5, 72.7, 67.6, 73.8, 77.3, 73.5, 78.1, 81.1, 78.0],
+  [0.55, 74.1, 77.1, 73.1, 77.8, 80.8, 77.2, 81.5, 83.9, 80.9],
+];
+
+/** Nominal efficiency in % at 50 Hz, 8 poles. Columns: IE3, IE4. */
+export const eightPoleEfficiencies: Rows = [
+  [0.37, 69.3, 74.3],
+  [0.55, 73.0, 77.0],
+  [0.75, 75.0, 78.4],
+  [1.1, 77.7, 80.8],
+  [1.5, 79.7, 82.6],
+  [2.2, 81.9, 84.5],
+  [3, 83.5, 85.9],
+  [4, 84.8, 87.1],
+  [5.5, 86.2, 88.3],
+  [7.5, 87.3, 89.3],
+  [11, 88.6, 90.4],
+  [15, 89.6, 91.2],
+  [18.5, 90.1, 91.7],
+  [22, 90.6, 92.1],
+  [30, 91.3, 92.7],
+  [37, 91.8, 93.1],
+  [45, 92.2, 93.4],
+  [55, 92.5, 93.7],
+  [75, 93.1, 94.2],
+  [90, 93.4, 94.4],
+  [110, 93.7, 94.7],
+  [132, 94.0, 94.9],
+  [160, 94.3, 95.1],
+  [200, 94.6, 95.4],
+];
+
+/** Least pull-up torque ÷ rated torque, design N. Upper end of each band in kW; columns: 2, 4, 6, 8 poles. */
+export const pullUpTorqueSource = remembered('standard', 'IEC 60034-12', '2002', 'Table 1 (pull-up torque)');
+export const pullUpTorques: Rows = [
+  [0.63, 1.3, 1.4, 1.2, 1.1],
+  [1.0, 1.2, 1.3, 1.2, 1.1],
+  [1.6, 1.2, 1.3, 1.1, 1.0],
+  [2.5, 1.1, 1.2, 1.1, 1.0],
+  [4.0, 1.1, 1.2, 1.1, 1.0],
+  [6.3, 1.0, 1.1, 1.1, 1.0],
+  [10, 1.0, 1.1, 1.1, 1.0],
+  [16, 1.0, 1.1, 1.0, 0.9],
+  [25, 0.9, 1.0, 1.0, 0.9],
+  [40, 0.9, 1.0, 1.0, 0.9],
+  [63, 0.8, 0.9, 0.9, 0.8],
+  [100, 0.7, 0.8, 0.8, 0.7],
+  [160, 0.7, 0.8, 0.8, 0.7],
+  [250, 0.6, 0.7, 0.7, 0.7],
+  [400, 0.6, 0.6, 0.6, 0.6],
+];
+
+/** Least locked-rotor and breakdown torque ÷ rated torque at 8 poles, design N. Upper end of each band in kW. */
+export const eightPoleTorques: Rows = [
+  [0.63, 1.5, 1.6],
+  [1.0, 1.5, 1.7],
+  [1.6, 1.4, 1.8],
+  [2.5, 1.4, 1.8],
+  [4.0, 1.3, 1.8],
+  [6.3, 1.3, 1.8],
+  [10, 1.3, 1.7],
+  [16, 1.2, 1.7],
+  [25, 1.2, 1.7],
+  [40, 1.2, 1.7],
+  [63, 1.1, 1.7],
+  [100, 1.0, 1.6],
+  [160, 0.9, 1.6],
+  [250, 0.9, 1.6],
+  [400, 0.75, 1.6],
+];
+
+/** Frames of small ratings (2, 4, 6 poles), and of 8 poles. */
+export const smallFrames: readonly (readonly [number, string, string, string])[] = [
+  [0.37, '71M', '71M', '80M'],
+  [0.55, '71M', '80M', '80M'],
+];
+export const eightPoleFrames: readonly (readonly [number, string])[] = [
+  [0.37, '90S'],
+  [0.55, '90L'],
+  [0.75, '100L'],
+  [1.1, '100L'],
+  [1.5, '112M'],
+  [2.2, '132S'],
+  [3, '132M'],
+  [4, '160M'],
+  [5.5, '160M'],
+  [7.5, '160L'],
+  [11, '180L'],
+  [15, '200L'],
+  [18.5, '225S'],
+  [22, '225M'],
+  [30, '250M'],
+  [37, '280S'],
+  [45, '280M'],
+  [55, '315S'],
+  [75, '315M'],
+  [90, '315L'],
+  [110, '315L'],
+];
+
+/** Largest sound power level in dB(A) at no load, 50 Hz, cooled by a shaft fan. Shaft height in mm; columns: 2, 4, 6, 8 poles. */
+export const soundSource = remembered('standard', 'IEC 60034-9', '2003', 'Table 2 (IC411, 50 Hz)');
+export const soundLevels: Rows = [
+  [90, 78, 66, 63, 63],
+  [100, 82, 70, 64, 64],
+  [112, 83, 72, 70, 70],
+  [132, 85, 75, 73, 71],
+  [160, 87, 77, 73, 72],
+  [180, 88, 80, 77, 76],
+  [200, 90, 83, 80, 79],
+  [225, 92, 84, 80, 79],
+  [250, 92, 85, 82, 80],
+  [280, 94, 88, 85, 82],
+  [315, 98, 94, 89, 88],
+  [355, 100, 95, 94, 92],
+];

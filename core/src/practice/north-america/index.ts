@@ -1,7 +1,10 @@
 import { commonPractice, model, remembered } from '../../law';
 import { q } from '../../quantity';
+import { readFrame } from '../frames';
 import {
   atRating,
+  classOfProtection,
+  exactly,
   fitOutcome,
   horsepower,
   poleColumn,
@@ -23,6 +26,7 @@ export const northAmerica: Practice = {
   name: 'North America',
   words: { fullLoadCurrent: 'FLA', fullLoadCurrentLong: 'full-load amps', powerUnit: 'hp' },
   frequency: q(60, 'Hz'),
+  driveServiceFactor: 1.15,
   conductorBasis: 'table',
   conductorFactor: { value: 1.25, source: conductorSource },
   ratings: t.premiumEfficiency.map(([hp]) => hp * horsepower),
@@ -52,11 +56,102 @@ export const northAmerica: Practice = {
     };
   },
 
+  frameSystem: 'nema',
+  motorVoltages: [
+    115, 190, 200, 208, 220, 230, 240, 380, 400, 415, 440, 460, 480, 550, 575, 600, 690, 2300, 4000, 4160,
+  ],
+  nominalEfficiencies: { value: t.efficiencyBands.map(([n]) => n / 100), source: t.efficiencyBandSource },
+  frame: (designation, poles) => readFrame(designation, 'nema', poles),
+
+  standardFrame(power, poles) {
+    const frame = poles > 6 ? undefined : t.frames.find(([hp]) => sameRating(hp, power))?.[poleColumn(poles) + 1];
+    return frame === undefined ? undefined : { value: String(frame), source: t.frameSource };
+  },
+
+  ratingsInFrame(designation, poles) {
+    const digits = /\d+/.exec(designation)?.[0];
+    if (poles > 6) return [];
+    return t.frames
+      .filter((row) => /\d+/.exec(String(row[poleColumn(poles) + 1]))?.[0] === digits)
+      .map(([hp]) => hp * horsepower);
+  },
+
+  efficiencyClasses(power, poles, open = false) {
+    if (poles > 6) return [];
+    const column = (open ? 0 : 3) + poleColumn(poles);
+    const hp = power / horsepower;
+    const classes = [
+      { name: 'energy efficient', rows: t.energyEfficient, source: t.energyEfficientSource },
+      { name: 'premium', rows: t.premiumEfficiency, source: t.premiumEfficiencySource },
+    ];
+    return classes.flatMap(({ name, rows, source }) => {
+      const percent = exactly(rows, hp, column);
+      return percent === undefined ? [] : [{ name, efficiency: percent / 100, source }];
+    });
+  },
+
+  readEfficiencyClass(text) {
+    if (/PREM|IE ?3/i.test(text)) return 'premium';
+    return /EPACT|ENERGY|HIGH|IE ?2/i.test(text) ? 'energy efficient' : undefined;
+  },
+
+  efficiencyFloor(power, poles, year, open) {
+    const hp = power / horsepower;
+    const floor = floors.findLast((f) => year > f.since && hp <= f.upTo * 1.01);
+    const found = floor && this.efficiencyClasses(power, poles, open).find((c) => c.name === floor.name);
+    return floor && found && { ...found, since: floor.since, source: floor.source };
+  },
+
+  design(letter, power, poles) {
+    const hp = power / horsepower;
+    const locked = exactly(t.lockedRotorTorques, hp, poleColumn(poles));
+    const breakdown = atRating(t.breakdownTorques, hp, Math.min(3, poles / 2 - 1));
+    const share = (percent: number | undefined): number | undefined =>
+      percent === undefined ? undefined : percent / 100;
+    const column = Math.max(0, Math.min(2, poles / 2 - 2));
+    switch (letter.trim().toUpperCase()) {
+      case 'A':
+      case 'B':
+        return {
+          letter,
+          words:
+            letter.toUpperCase() === 'A'
+              ? 'normal starting torque, starting current not limited'
+              : 'normal starting torque, low starting current: the usual one',
+          lockedRotorTorque: poles > 6 ? undefined : share(locked),
+          breakdownTorque: share(breakdown),
+          limitsCurrent: letter.toUpperCase() === 'B',
+          source: t.breakdownTorqueSource,
+        };
+      case 'C':
+        return {
+          letter,
+          words: 'high starting torque, for loads that are hard to start',
+          lockedRotorTorque: poles < 4 || hp > 200 ? undefined : share(atRating(t.designCLockedTorques, hp, column)),
+          breakdownTorque: poles < 4 || hp > 200 ? undefined : share(atRating(t.designCBreakdownTorques, hp, column)),
+          limitsCurrent: true,
+          source: t.designCTorqueSource,
+        };
+      case 'D':
+        return {
+          letter,
+          words: 'very high starting torque and slip, for presses and hoists',
+          lockedRotorTorque: poles < 4 || hp > 150 ? undefined : t.designDLockedTorque / 100,
+          limitsCurrent: true,
+          source: t.designDTorqueSource,
+        };
+      default:
+        return undefined;
+    }
+  },
+
+  lockedRotorLimit(power, voltage) {
+    return this.lockedRotorCurrent(power, voltage);
+  },
+
   shaftHeight(frame) {
-    const digits = /^(\d{2,4})/.exec(frame.trim())?.[1];
-    if (!digits) return undefined;
-    const inches = digits.length === 2 ? Number(digits) / 16 : Number(digits.slice(0, 2)) / 4;
-    return { value: inches * 25.4, source: shaftHeightSource };
+    const found = readFrame(frame, 'nema');
+    return found && { value: found.shaftHeight, source: found.system === 'nema' ? shaftHeightSource : found.source };
   },
 
   tableCurrent(power, voltage) {
@@ -82,7 +177,7 @@ export const northAmerica: Practice = {
     if (/SEVERE|IEEE ?841/.test(s)) return 'severe-duty';
     if (/TEFC|TEBC|TENV|TEAO|TOTALLY/.test(s)) return 'enclosed';
     if (/ODP|OPEN|DRIP|WPI|DP/.test(s)) return 'open';
-    return undefined;
+    return classOfProtection(text);
   },
 
   lockedRotorCurrent(power, voltage) {
@@ -91,8 +186,28 @@ export const northAmerica: Practice = {
   },
 
   lockedRotorTorque(power, poles) {
-    const percent = atRating(t.lockedRotorTorques, power / horsepower, poleColumn(poles)) ?? 0;
+    const hp = power / horsepower;
+    const percent =
+      (poles > 6 ? atRating(t.eightPoleLockedTorques, hp, 0) : atRating(t.lockedRotorTorques, hp, poleColumn(poles))) ??
+      0;
     return { value: percent / 100, source: t.lockedRotorTorqueSource };
+  },
+
+  breakdownTorque(power, poles) {
+    const column = Math.max(0, Math.min(3, poles / 2 - 1));
+    const hp = power / horsepower;
+    const percent = atRating(t.breakdownTorques, hp, column) ?? atRating(t.breakdownTorques, 1.5, column) ?? 0;
+    return { value: percent / 100, source: t.breakdownTorqueSource };
+  },
+
+  pullUpTorque(power, poles) {
+    const locked = this.lockedRotorTorque(power, poles).value;
+    return { value: pullUpOf(locked), source: t.pullUpTorqueSource };
+  },
+
+  leastSheave(frame) {
+    const inches = t.leastSheaves[/^\d+T/.exec(frame)?.[0] ?? ''];
+    return inches === undefined ? undefined : { value: inches * 0.0254, source: t.leastSheaveSource };
   },
 
   driveSizes(voltage) {
@@ -105,6 +220,33 @@ export const northAmerica: Practice = {
     return { value: sizes, source: t.tableCurrentSource };
   },
 };
+
+/** NEMA MG 1 12.40.1: least pull-up torque from locked-rotor torque, both ÷ rated. */
+const pullUpOf = (locked: number): number => (locked <= 1.1 ? 0.9 * locked : locked < 1.45 ? 1 : 0.7 * locked);
+
+const sameRating = (hp: number, power: number): boolean => Math.abs((hp * horsepower) / power - 1) < 0.011;
+
+/** Classes the United States asked of new motors, and up to which rating, hp. Exempt kinds and exports exist. */
+const floors = [
+  {
+    name: 'energy efficient',
+    since: 1997,
+    upTo: 200,
+    source: remembered('code', 'Energy Policy Act', '1992', 'in force October 1997'),
+  },
+  {
+    name: 'premium',
+    since: 2010,
+    upTo: 200,
+    source: remembered('code', 'Energy Independence and Security Act', '2007', 'in force December 2010'),
+  },
+  {
+    name: 'premium',
+    since: 2016,
+    upTo: 500,
+    source: remembered('code', '10 CFR 431.25', '2014', 'in force June 2016'),
+  },
+] as const;
 
 /** The table's column whose voltage lies nearest, and how far off it is: 440 to 480 V read the 460 V column, 400 V none well. */
 function voltageColumn(voltage: number): { readonly column: number; readonly off: number } {

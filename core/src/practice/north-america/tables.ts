@@ -31,6 +31,33 @@ export const premiumEfficiency: Rows = [
   [500, 95.8, 96.2, null, 95.8, 96.2, null],
 ];
 
+/**
+ * Nominal full-load efficiency in %, energy-efficient motors (the class before premium), 60 Hz. Columns as above;
+ * the open two-pole 1 hp motor has none.
+ */
+export const energyEfficientSource = remembered('standard', 'NEMA MG 1', '2016', 'Table 12-11');
+export const energyEfficient: Rows = [
+  [1, null, 82.5, 80.0, 75.5, 82.5, 80.0],
+  [1.5, 82.5, 84.0, 84.0, 82.5, 84.0, 85.5],
+  [2, 84.0, 84.0, 85.5, 84.0, 84.0, 86.5],
+  [3, 84.0, 86.5, 86.5, 85.5, 87.5, 87.5],
+  [5, 85.5, 87.5, 87.5, 87.5, 87.5, 87.5],
+  [7.5, 87.5, 88.5, 88.5, 88.5, 89.5, 89.5],
+  [10, 88.5, 89.5, 90.2, 89.5, 89.5, 89.5],
+  [15, 89.5, 91.0, 90.2, 90.2, 91.0, 90.2],
+  [20, 90.2, 91.0, 91.0, 90.2, 91.0, 90.2],
+  [25, 91.0, 91.7, 91.7, 91.0, 92.4, 91.7],
+  [30, 91.0, 92.4, 92.4, 91.0, 92.4, 91.7],
+  [40, 91.7, 93.0, 93.0, 91.7, 93.0, 93.0],
+  [50, 92.4, 93.0, 93.0, 92.4, 93.0, 93.0],
+  [60, 93.0, 93.6, 93.6, 93.0, 93.6, 93.6],
+  [75, 93.0, 94.1, 93.6, 93.0, 94.1, 93.6],
+  [100, 93.0, 94.1, 94.1, 93.6, 94.5, 94.1],
+  [125, 93.6, 94.5, 94.1, 94.5, 94.5, 94.1],
+  [150, 93.6, 95.0, 94.5, 94.5, 95.0, 95.0],
+  [200, 94.5, 95.0, 94.5, 95.0, 95.0, 95.0],
+];
+
 /** Nominal efficiency in % and the minimum that belongs to it (20 % more loss), descending. */
 export const efficiencyBandSource = remembered('standard', 'NEMA MG 1', '2016', 'Table 12-10');
 export const efficiencyBands: readonly (readonly [number, number])[] = [
@@ -206,6 +233,44 @@ export const lockedRotorTorques: Rows = [
   [500, 70, 80, 100],
 ];
 
+/** Least breakdown torque in % of rated, designs A and B. Columns: 2, 4, 6, 8 poles. */
+export const breakdownTorqueSource = remembered('standard', 'NEMA MG 1', '2016', '12.39.1');
+export const breakdownTorques: Rows = [
+  [1, null, 300, 265, 215],
+  [1.5, 250, 280, 250, 210],
+  [2, 240, 270, 240, 210],
+  [3, 230, 250, 230, 205],
+  [5, 215, 225, 215, 205],
+  [7.5, 200, 215, 205, 200],
+  [10, 200, 200, 200, 200],
+  [200, 200, 200, 200, 200],
+  [500, 175, 175, 175, 175],
+];
+
+/** Least locked-rotor torque in % of rated, design C. Columns: 4, 6, 8 poles. */
+export const designCTorqueSource = remembered('standard', 'NEMA MG 1', '2016', '12.38.2 and 12.39.2');
+export const designCLockedTorques: Rows = [
+  [1, 285, 255, 225],
+  [1.5, 285, 250, 225],
+  [2, 285, 250, 225],
+  [3, 270, 250, 225],
+  [5, 255, 250, 225],
+  [7.5, 250, 225, 200],
+  [10, 250, 225, 200],
+  [15, 225, 210, 200],
+  [200, 200, 200, 200],
+];
+/** Least breakdown torque in % of rated, design C. Columns: 4, 6, 8 poles. */
+export const designCBreakdownTorques: Rows = [
+  [3, 200, 225, 200],
+  [5, 200, 200, 200],
+  [200, 190, 190, 190],
+];
+
+/** Least locked-rotor torque of design D, 4, 6 and 8 poles up to 150 hp, in % of rated. */
+export const designDTorqueSource = remembered('standard', 'NEMA MG 1', '2016', '12.38.3');
+export const designDLockedTorque = 275;
+
 /** T frames by rating; enclosed and open differ only above 75 hp. Columns: 2, 4, 6 poles. Beyond 250 hp none is standard. */
 export const frameSource = remembered('standard', 'NEMA MG 1', '2016', 'Part 13 (13.2, 13.3)');
 export const frames: readonly (readonly [number, string, string, string])[] = [
@@ -230,3 +295,118 @@ export const frames: readonly (readonly [number, string, string, string])[] = [
   [200, '447TS', '447T', '449T'],
   [250, '449TS', '449T', '449T'],
 ];
+
+/** Nominal full-load efficiency in % of small polyphase motors, 60 Hz. Columns: 2, 4, 6 poles. */
+export const smallEfficiencySource = remembered(
+  'code',
+  '10 CFR 431.446',
+  '2010',
+  'Table 1 (polyphase small motors, open)',
+);
+export const smallEfficiency: Rows = [
+  [0.5, 73.4, 78.2, 75.3],
+  [0.75, 76.8, 81.1, 81.7],
+];
+
+/** Nominal full-load efficiency in % at 8 poles, 60 Hz. Columns: open, enclosed. */
+export const eightPoleEfficiencySource = remembered(
+  'code',
+  '10 CFR 431.25',
+  '2014',
+  'Table 5 (8 poles; premium level)',
+);
+export const eightPoleEfficiency: Rows = [
+  [1, 75.5, 75.5],
+  [1.5, 77.0, 78.5],
+  [2, 86.5, 84.0],
+  [3, 87.5, 85.5],
+  [5, 88.5, 86.5],
+  [7.5, 89.5, 86.5],
+  [10, 90.2, 89.5],
+  [15, 90.2, 89.5],
+  [20, 91.0, 90.2],
+  [25, 91.0, 90.2],
+  [30, 91.7, 91.7],
+  [40, 91.7, 91.7],
+  [50, 92.4, 92.4],
+  [60, 93.0, 92.4],
+  [75, 94.1, 93.6],
+  [100, 94.1, 93.6],
+  [125, 94.1, 94.1],
+  [150, 94.1, 94.1],
+  [200, 94.1, 94.5],
+  [250, 95.0, 95.0],
+];
+
+/** Least locked-rotor torque in % of rated, designs A and B, 8 poles. */
+export const eightPoleLockedTorques: Rows = [
+  [0.5, 140],
+  [0.75, 135],
+  [1, 135],
+  [1.5, 130],
+  [2, 130],
+  [3, 130],
+  [5, 130],
+  [7.5, 125],
+  [100, 125],
+  [125, 120],
+  [200, 120],
+  [250, 100],
+];
+
+/** T frames at 8 poles by rating, enclosed. */
+export const eightPoleFrames: readonly (readonly [number, string])[] = [
+  [0.5, '143T'],
+  [0.75, '145T'],
+  [1, '182T'],
+  [1.5, '184T'],
+  [2, '213T'],
+  [3, '215T'],
+  [5, '254T'],
+  [7.5, '256T'],
+  [10, '284T'],
+  [15, '286T'],
+  [20, '324T'],
+  [25, '326T'],
+  [30, '364T'],
+  [40, '365T'],
+  [50, '404T'],
+  [60, '405T'],
+  [75, '444T'],
+  [100, '445T'],
+];
+
+/** Least pull-up torque by rule on locked-rotor torque, designs A and B. */
+export const pullUpTorqueSource = remembered(
+  'standard',
+  'NEMA MG 1',
+  '2016',
+  '12.40.1 (90 % of locked-rotor torque up to 110 %; 100 % of rated to below 145 %; 70 % of it from there)',
+);
+export const pullUpTorqueCSource = remembered(
+  'standard',
+  'NEMA MG 1',
+  '2016',
+  '12.40.2 (design C: 70 % of locked-rotor torque)',
+);
+
+/** Least pitch diameter in inches of a conventional V-belt sheave, the largest of the rows of each frame. */
+export const leastSheaveSource = remembered('standard', 'NEMA MG 1', '2016', 'Table 14-1 (V-belt sheave diameters)');
+export const leastSheaves: Readonly<Record<string, number>> = {
+  '143T': 2.2,
+  '145T': 2.4,
+  '182T': 2.6,
+  '184T': 3.0,
+  '213T': 3.0,
+  '215T': 3.8,
+  '254T': 4.4,
+  '256T': 4.6,
+  '284T': 5.0,
+  '286T': 5.4,
+  '324T': 6.0,
+  '326T': 6.8,
+  '364T': 7.4,
+  '365T': 9.0,
+  '404T': 10.0,
+  '405T': 11.5,
+};

@@ -1,0 +1,59 @@
+import { answerLength, at, breakdown, currentAt, solveAt, torqueAt, type Circuit } from '../physics';
+import type { Practice } from '../practice';
+import { modelInertia, modelMass, modelPrice, modelSound, heightOf, turndowns } from './models';
+import type { Motor } from './motor';
+
+/** A motor given by its circuit, with what its solution says: everything the circuit fixes is exact, the rest usual. */
+export function motorOfCircuit(c: Circuit, practice: Practice, inertia: number | undefined): Motor | undefined {
+  const synchronous = (120 * c.frequency) / c.poles;
+  const out = new Float64Array(answerLength);
+  solveAt(c, c.voltage, c.frequency, 1 - c.ratedSpeed / synchronous, out);
+  const power = out[at.output] ?? 0;
+  const torque = out[at.shaftTorque] ?? 0;
+  const current = out[at.current] ?? 0;
+  const efficiency = power / (out[at.input] ?? 1);
+  if (!(c.ratedSpeed < synchronous) || !(power > 0) || !(efficiency > 0) || efficiency >= 1) return undefined;
+  const unit = practice.words.powerUnit;
+  const powerText = `${(power / (unit === 'hp' ? 745.6998715822702 : 1000)).toPrecision(3)} ${unit}`;
+  const locked = torqueAt(c, c.voltage, c.frequency, 1) / torque;
+  let pullUp = Infinity;
+  for (let s = 1; s > 0.2; s -= 0.02) pullUp = Math.min(pullUp, torqueAt(c, c.voltage, c.frequency, s) / torque);
+  return {
+    id: 'pinned-circuit',
+    name: `${powerText} ${c.poles}-pole motor by its circuit`,
+    practice: practice.id,
+    power,
+    powerText,
+    poles: c.poles,
+    frequency: c.frequency,
+    speed: c.ratedSpeed,
+    voltageText: `${c.voltage} V`,
+    connections: [{ voltage: c.voltage, current }],
+    efficiency,
+    efficiencyMinimum: efficiency,
+    efficiencyClass: 'by its circuit',
+    powerFactor: out[at.powerFactor] ?? 0,
+    frame: null,
+    enclosure: 'enclosed',
+    enclosureText: 'enclosure not said',
+    cooling: 'shaft-fan',
+    construction: 'cast-iron',
+    serviceFactor: 1,
+    designLetter: 'by its circuit',
+    insulation: 'F',
+    leads: 3,
+    deltaVoltage: null,
+    lockedRotorCurrent: currentAt(c, c.voltage, c.frequency, 1),
+    lockedRotorTorque: locked,
+    pullUpTorque: pullUp,
+    breakdownTorque: breakdown(c, c.voltage, c.frequency).torque / torque,
+    inertia: inertia ?? modelInertia(power, synchronous),
+    mass: modelMass(power, c.poles, 'enclosed', 'cast-iron'),
+    sound: modelSound(heightOf(null, practice.frameSystem, power), c.poles, c.frequency, 'shaft-fan'),
+    turndown: turndowns.usual,
+    inverterDuty: false,
+    pulseRating: 1000,
+    maxSpeed: c.poles === 2 ? synchronous : 1.25 * synchronous,
+    priceIndex: modelPrice(power, c.poles, 1),
+  };
+}

@@ -1,0 +1,229 @@
+import { z } from 'zod';
+import { plateSchema, type CaseError, type CaseText, type Plate } from '../case';
+import { findUnit, dimensions, readNumber, unitTextOf, type Dimension } from '../quantity';
+import { practiceById, type PracticeId } from '../practice';
+import { missingOf, motorOfPlate } from './stock';
+import type { Motor } from '../catalogue';
+
+type PlateText = NonNullable<CaseText['plate']>;
+
+/** A motor of the own shelf as it is kept: what its plate says, how many there are, and where. */
+export interface ShelfEntry {
+  readonly id: string;
+  readonly name: string;
+  readonly plate: PlateText;
+  readonly quantity: number;
+  readonly place: string;
+  /** What it costs, in the plant's money; null where the list does not say. */
+  readonly price: number | null;
+}
+
+/** Motors of a shelf, ready to be judged, and the entries whose plates are not complete enough. */
+export function shelfMotors(
+  entries: readonly ShelfEntry[],
+  asked: PracticeId,
+): {
+  readonly motors: readonly Motor[];
+  readonly left: readonly { readonly id: string; readonly missing: readonly string[] }[];
+} {
+  const practice = practiceById(asked);
+  const motors: Motor[] = [];
+  const left: { id: string; missing: readonly string[] }[] = [];
+  for (const { id, name, plate, quantity, place, price } of entries) {
+    const read = plateSchema.safeParse(plate);
+    const made = read.success
+      ? motorOfPlate(read.data, practice, {
+          id,
+          name,
+          stock: { quantity, place },
+          ...(price === null ? {} : { price }),
+        })
+      : ({ ok: false, missing: ['plate'] } as const);
+    if (made.ok) motors.push(made.motor);
+    else left.push({ id, missing: made.missing });
+  }
+  return { motors, left };
+}
+
+interface ListColumn {
+  readonly key: string;
+  readonly label: string;
+  /** Other headings that mean the same, in lower case without signs. */
+  readonly names: readonly string[];
+  /** Whose unit is added where a cell or its heading has none. */
+  readonly dimension?: Dimension;
+  readonly unit?: string;
+  readonly kind: 'rating' | 'quantity' | 'share' | 'number' | 'text' | 'own';
+  readonly needed?: true;
+}
+
+/** Columns a list of motors may have; the first five must be there. */
+export const listColumns = [
+  { key: 'power', label: 'Power', names: ['hp', 'kw', 'rating', 'rated power', 'output', 'leistung', 'puissance'], dimension: 'power', kind: 'rating', needed: true },
+  { key: 'voltage', label: 'Voltage', names: ['volts', 'v', 'volt', 'rated voltage', 'spannung', 'tension'], dimension: 'voltage', unit: 'V', kind: 'rating', needed: true },
+  { key: 'current', label: 'Current', names: ['amps', 'a', 'fla', 'full load amps', 'rated current', 'in', 'strom', 'courant'], dimension: 'current', unit: 'A', kind: 'rating', needed: true },
+  { key: 'speed', label: 'Speed', names: ['rpm', 'r min', 'rated speed', 'full load speed', 'drehzahl', 'vitesse'], dimension: 'speed', unit: 'rpm', kind: 'rating', needed: true },
+  { key: 'frequency', label: 'Frequency', names: ['hz', 'frequenz'], dimension: 'frequency', unit: 'Hz', kind: 'quantity', needed: true },
+  { key: 'name', label: 'Name', names: ['description', 'tag', 'motor', 'item', 'id', 'bezeichnung'], kind: 'own' },
+  { key: 'quantity', label: 'Quantity', names: ['qty', 'count', 'stock', 'on hand', 'menge', 'anzahl'], kind: 'own' },
+  { key: 'place', label: 'Place', names: ['location', 'shelf', 'bin', 'rack', 'store', 'lagerplatz'], kind: 'own' },
+  { key: 'price', label: 'Price', names: ['cost', 'value', 'preis', 'prix'], kind: 'own' },
+  { key: 'frame', label: 'Frame', names: ['fr', 'frame size', 'baugrösse', 'baugroesse'], kind: 'text' },
+  { key: 'enclosure', label: 'Enclosure', names: ['encl', 'housing'], kind: 'text' },
+  { key: 'protection', label: 'Protection (IP)', names: ['ip', 'ip code', 'schutzart'], kind: 'text' },
+  { key: 'serviceFactor', label: 'Service factor', names: ['sf'], kind: 'number' },
+  { key: 'efficiency', label: 'Efficiency', names: ['eff', 'nom eff', 'nominal efficiency', 'eta', 'wirkungsgrad'], kind: 'share' },
+  { key: 'powerFactor', label: 'Power factor', names: ['pf', 'cos phi', 'cosphi', 'cos φ', 'cosφ'], kind: 'share' },
+  { key: 'insulation', label: 'Insulation class', names: ['ins', 'insulation', 'ins cl', 'class'], kind: 'text' },
+  { key: 'designLetter', label: 'Design letter', names: ['design', 'des'], kind: 'text' },
+  { key: 'codeLetter', label: 'Code letter', names: ['code'], kind: 'text' },
+  { key: 'efficiencyClass', label: 'Efficiency class', names: ['ie', 'ie class', 'eff class'], kind: 'text' },
+  { key: 'leads', label: 'Leads', names: ['lead count'], kind: 'number' },
+  { key: 'weight', label: 'Weight', names: ['mass', 'kg', 'gewicht'], dimension: 'mass', unit: 'kg', kind: 'quantity' },
+  { key: 'year', label: 'Year', names: ['made', 'baujahr'], kind: 'number' },
+] as const satisfies readonly ListColumn[]; // prettier-ignore
+
+export type ListKey = (typeof listColumns)[number]['key'];
+/** Which column of a file, counted from 0, is which field. */
+export type ListMapping = Partial<Record<ListKey, number>>;
+
+const columns: readonly (ListColumn & { readonly key: ListKey })[] = listColumns;
+
+/** Heading without case, signs and a unit in brackets. */
+const plain = (heading: string): string =>
+  heading
+    .toLowerCase()
+    .replace(/[([].*?[)\]]/g, ' ')
+    .replace(/[^\p{L}\p{N}]+/gu, ' ')
+    .trim();
+
+/** Guesses which heading is which field; each column is taken once. */
+export function guessMapping(headings: readonly string[]): ListMapping {
+  const mapping: ListMapping = {};
+  const taken = new Set<number>();
+  for (const exact of [true, false])
+    for (const column of columns) {
+      if (mapping[column.key] !== undefined) continue;
+      const names = [column.key.toLowerCase(), plain(column.label), ...column.names];
+      const found = headings.findIndex((heading, i) => {
+        const text = plain(heading);
+        if (taken.has(i) || text === '') return false;
+        return exact ? names.includes(text) : names.some((n) => n.length > 2 && text.split(' ').includes(n));
+      });
+      if (found < 0) continue;
+      mapping[column.key] = found;
+      taken.add(found);
+    }
+  return mapping;
+}
+
+/** Needed fields that a mapping leaves out. */
+export const unmapped = (mapping: ListMapping): string[] =>
+  columns.filter((c) => c.needed && mapping[c.key] === undefined).map((c) => c.label);
+
+export type RowReading =
+  | { readonly ok: true; readonly entry: Omit<ShelfEntry, 'id'> }
+  | { readonly ok: false; readonly errors: readonly { readonly column: string; readonly message: string }[] };
+
+/** Unit named by a heading, such as "Power (kW)", "HP" or "Weight, lb". */
+export function unitOfHeading(heading: string, dimension: Dimension): string | undefined {
+  const spec = dimensions[dimension];
+  for (const word of heading.split(/[\s()[\],;/]+/)) {
+    const unit = word === '' ? undefined : findUnit(spec, word);
+    if (unit) return unit.names[0];
+  }
+  return undefined;
+}
+
+/** Reads one row of a list: a motor, or what is wrong in which column. Cells that a spreadsheet would run are refused. */
+export function readListRow(cells: readonly string[], headings: readonly string[], mapping: ListMapping): RowReading {
+  const errors: { column: string; message: string }[] = [];
+  const plate: Record<string, string | number> = {};
+  const own: { name?: string; quantity?: number; place?: string; price?: number } = {};
+  const fail = (at: number, message: string): void => void errors.push({ column: headings[at] ?? `column ${at + 1}`, message }); // prettier-ignore
+  for (const column of columns) {
+    const at = mapping[column.key];
+    if (at === undefined) continue;
+    const cell = (cells[at] ?? '').trim();
+    if (cell === '') {
+      if (column.needed) fail(at, 'is empty');
+      continue;
+    }
+    if (/^[=@]|^[+-](?![\d.,])/.test(cell)) {
+      fail(at, `“${cell.slice(0, 40)}” is a formula, not a value`);
+      continue;
+    }
+    if (column.key === 'name') own.name = cell.slice(0, 200);
+    else if (column.key === 'place') own.place = cell.slice(0, 200);
+    else if (column.kind === 'text') plate[column.key] = column.key === 'insulation' ? cell.toUpperCase() : cell;
+    else if (column.kind === 'rating' || column.kind === 'quantity') {
+      const unit = withUnit(cell, headings[at] ?? '', column);
+      if (unit.ok) plate[column.key] = unit.text;
+      else fail(at, unit.message);
+    } else {
+      const number = readNumber(cell.replace(/%$/, '').trim());
+      if (!number.ok) fail(at, number.message);
+      else if (column.key === 'quantity' || column.key === 'price') {
+        if (number.value >= 0 && number.value <= 1e9) own[column.key] = number.value;
+        else fail(at, `“${cell}” must be zero or more`);
+      } else plate[column.key] = column.kind === 'share' && number.value > 1 ? shareOf(number.value) : number.value;
+    }
+  }
+  const reading = plateSchema.safeParse(plate);
+  if (!reading.success)
+    for (const issue of reading.error.issues) {
+      const key = columns.find((c) => c.key === issue.path[0])?.key;
+      const at = key === undefined ? undefined : mapping[key];
+      if (at !== undefined) fail(at, issue.message);
+    }
+  if (errors.length > 0 || !reading.success) return { ok: false, errors };
+  const missing = missingOf(reading.data);
+  if (missing.length > 0)
+    return {
+      ok: false,
+      errors: missing.map((key) => {
+        const found = columns.find((c) => c.key === key);
+        const heading = found && headings[mapping[found.key] ?? -1];
+        return { column: heading ?? found?.label ?? key, message: missingWhy(reading.data, key) };
+      }),
+    };
+  return {
+    ok: true,
+    entry: {
+      name: own.name ?? [plate.power, plate.speed, plate.frame].filter((x) => x !== undefined).join(', '),
+      plate,
+      quantity: Math.round(own.quantity ?? 1),
+      place: own.place ?? '',
+      price: own.price ?? null,
+    },
+  };
+}
+
+const missingWhy = (plate: Plate, key: string): string =>
+  key === 'current' && plate.current ? 'its groups do not match those of the voltage' : 'is missing';
+
+const shareOf = (percent: number): number => Number((percent / 100).toFixed(5));
+
+function withUnit(
+  cell: string,
+  heading: string,
+  { dimension, unit, label }: ListColumn,
+): { readonly ok: true; readonly text: string } | { readonly ok: false; readonly message: string } {
+  if (!dimension) return { ok: true, text: cell };
+  const hasUnit = /\p{L}/u.test(unitTextOf(cell)) || /["']$/.test(cell);
+  if (hasUnit) return { ok: true, text: cell };
+  const named = unitOfHeading(heading, dimension) ?? unit;
+  return named === undefined
+    ? { ok: false, message: `“${cell}” has no unit: write it in the cell or in the heading, such as “${label} (kW)”` }
+    : { ok: true, text: `${cell} ${named}` };
+}
+
+/** Errors of a plate by field, for the form that adds one motor. */
+export function plateErrors(plate: unknown): CaseError[] {
+  const reading = plateSchema.safeParse(plate);
+  if (reading.success) return [];
+  return reading.error.issues.map((i: z.core.$ZodIssue) => ({
+    path: i.path.map(String).join('.'),
+    message: i.message,
+  }));
+}

@@ -1,0 +1,174 @@
+import {
+  heightOf,
+  modelInertia,
+  modelMass,
+  modelPowerFactor,
+  modelPrice,
+  modelSound,
+  turndowns,
+  usualConstruction,
+  type EnclosureClass,
+  type Motor,
+  type Stock,
+} from '../catalogue';
+import type { Plate } from '../case';
+import { horsepower, practices, type EfficiencyClass, type Practice } from '../practice';
+import { pairsOf } from './pairs';
+import { polesOf, traditionOf } from './readings';
+
+export interface StockOptions {
+  readonly id: string;
+  readonly name?: string;
+  readonly stock?: Omit<Stock, 'assumed'>;
+  /** Its own price, where the list gives one. */
+  readonly price?: number;
+}
+
+export type MadeMotor =
+  { readonly ok: true; readonly motor: Motor } | { readonly ok: false; readonly missing: readonly string[] };
+
+const enclosureClasses: readonly EnclosureClass[] = ['open', 'enclosed', 'severe-duty', 'washdown'];
+
+/** What of power, voltage, current, speed and frequency a plate does not say, so that it cannot be judged; none where it can. */
+export function missingOf(plate: Plate): string[] {
+  const speed = plate.speed?.groups.flat().at(-1);
+  const missing = [
+    plate.power === undefined && 'power',
+    speed === undefined && 'speed',
+    plate.frequency === undefined && 'frequency',
+    plate.voltage === undefined && 'voltage',
+    !pairsOf(plate).some((p) => p.current !== undefined) && 'current',
+  ].filter((x) => typeof x === 'string');
+  return missing.length === 0 && polesOf(plate.frequency?.value, speed) === undefined ? ['speed'] : missing;
+}
+
+/**
+ * A motor to judge from what its plate says. Power, voltage, current, speed and frequency must be there; what else is missing is taken
+ * as usual for the rating by the standards of its tradition, and named in `stock.assumed`.
+ */
+export function motorOfPlate(plate: Plate, asked: Practice, options: StockOptions): MadeMotor {
+  const missing = missingOf(plate);
+  const power = plate.power?.groups.at(-1)?.at(-1);
+  const speed = plate.speed?.groups.flat().at(-1);
+  const frequency = plate.frequency?.value;
+  const connections = pairsOf(plate).flatMap(({ voltage, current }) =>
+    current === undefined ? [] : [{ voltage, current }],
+  );
+  const poles = polesOf(frequency, speed);
+  const top = connections.at(-1);
+  if (power === undefined || speed === undefined || frequency === undefined || !top || poles === undefined)
+    return { ok: false, missing };
+  const practice = traditionOf(plate, practices, asked);
+
+  const assumed: string[] = [];
+  const usual = <T>(name: string, stamped: T | undefined, otherwise: () => T): T => {
+    if (stamped !== undefined) return stamped;
+    assumed.push(name);
+    return otherwise();
+  };
+  const apparent = Math.sqrt(3) * top.voltage * top.current;
+  const efficiency = usual('efficiency', plate.efficiency, () =>
+    plate.powerFactor === undefined
+      ? practice.usualEfficiency(power, poles).value
+      : Math.min(0.98, power / (apparent * plate.powerFactor)),
+  );
+  const powerFactor = usual('powerFactor', plate.powerFactor, () => {
+    const worked = power / (apparent * efficiency);
+    return worked > 0.4 && worked < 0.97 ? worked : modelPowerFactor(practice.id, power, poles);
+  });
+  const words = [plate.enclosure, plate.protection].filter((x) => x !== undefined).join(' ');
+  const enclosure = usual<EnclosureClass>(
+    'enclosure',
+    enclosureClasses.find((kind) => kind === practice.enclosureClass(words)),
+    () => 'open',
+  );
+  const frame = usual<string | null>('frame', plate.frame, () => practice.standardFrame(power, poles)?.value ?? null);
+  const letter = usual('designLetter', plate.designLetter?.toUpperCase(), () =>
+    practice.words.powerUnit === 'hp' ? 'B' : 'N',
+  );
+  const design = practice.design(letter, power, poles);
+  const code = plate.codeLetter === undefined ? undefined : practice.codeLetter(plate.codeLetter)?.value;
+  const kva = code && (code.high ?? code.low);
+  const lockedRotorCurrent = usual(
+    'codeLetter',
+    kva === undefined ? undefined : (1000 * kva * (power / horsepower)) / (Math.sqrt(3) * top.voltage),
+    () => practice.lockedRotorCurrent(power, top.voltage).value,
+  );
+  const lockedRotorTorque = design?.lockedRotorTorque ?? practice.lockedRotorTorque(power, poles).value;
+  const synchronous = (120 * frequency) / poles;
+  const duty = plate.inverterDuty;
+  const inverterDuty = duty !== undefined;
+  const blower = /TEBC|IC\s*416/i.test(`${words} ${plate.cooling ?? ''}`);
+  const cooling = enclosure === 'open' ? 'open' : blower ? 'blower' : 'shaft-fan';
+  const construction = usualConstruction(power, enclosure, inverterDuty);
+  const usualTurndown = blower ? turndowns.blower : inverterDuty ? turndowns.inverter : turndowns.usual;
+  const low = connections[0]?.voltage ?? top.voltage;
+  const rootThree = Math.abs(top.voltage / low / Math.sqrt(3) - 1) < 0.02;
+  const leads =
+    plate.leads === 9 || plate.leads === 12 || plate.leads === 3 ? plate.leads : rootThree || plate.leads === 6 ? 6 : 3;
+  const classes = practice.efficiencyClasses(power, poles, enclosure === 'open');
+  const insulation = usual('insulation', plate.insulation, () => 'B' as const);
+  const powerText = plate.power?.text ?? '';
+  const rating = `${powerText} ${poles}-pole ${words || 'motor'}`;
+  return {
+    ok: true,
+    motor: {
+      id: options.id,
+      name: options.name === undefined ? rating : `${options.name} (${rating})`,
+      practice: practice.id,
+      power,
+      powerText,
+      poles,
+      frequency,
+      speed,
+      voltageText: plate.voltage?.text ?? '',
+      connections,
+      efficiency,
+      efficiencyMinimum: plate.efficiencyMinimum ?? practice.minimumEfficiency(efficiency, power)?.value ?? efficiency,
+      efficiencyClass: plate.efficiencyClass ?? 'not said',
+      powerFactor,
+      frame,
+      enclosure,
+      enclosureText: words || 'enclosure not said',
+      cooling,
+      construction,
+      serviceFactor: plate.serviceFactor ?? 1,
+      designLetter: letter,
+      insulation,
+      leads,
+      deltaVoltage: rootThree ? low : null,
+      lockedRotorCurrent,
+      lockedRotorTorque,
+      pullUpTorque: practice.pullUpTorque(power, poles).value,
+      breakdownTorque: design?.breakdownTorque ?? practice.breakdownTorque(power, poles).value,
+      inertia: modelInertia(power, synchronous),
+      mass: plate.weight?.value ?? modelMass(power, poles, enclosure, construction),
+      sound: modelSound(heightOf(frame, practice.frameSystem, power), poles, frequency, cooling),
+      turndown: {
+        variableTorque: duty?.variableTorque ?? duty?.constantTorque ?? usualTurndown.variableTorque,
+        constantTorque: duty?.constantTorque ?? usualTurndown.constantTorque,
+      },
+      inverterDuty,
+      pulseRating: inverterDuty ? 3.1 * top.voltage : 1000,
+      maxSpeed: plate.maxSpeed?.value ?? (poles === 2 ? synchronous : 1.25 * synchronous),
+      priceIndex:
+        options.price ?? modelPrice(power, poles, seriesPrice(enclosure, inverterDuty, blower, classes, efficiency)),
+      ...(options.stock ? { stock: { ...options.stock, assumed } } : {}),
+    },
+  };
+}
+
+/** Invented price factor of what the catalogue would call its series. */
+function seriesPrice(
+  enclosure: EnclosureClass,
+  inverterDuty: boolean,
+  blower: boolean,
+  classes: readonly EfficiencyClass[],
+  efficiency: number,
+): number {
+  const byBuild = { open: 0.87, enclosed: 1, 'severe-duty': 1.22, washdown: 1.8 }[enclosure];
+  const best = classes.find((c) => c.name === 'IE4');
+  return (
+    byBuild * (blower ? 1.5 : inverterDuty ? 1.18 : 1) * (best && efficiency >= best.efficiency - 0.0005 ? 1.16 : 1)
+  );
+}

@@ -1,0 +1,59 @@
+import type { Connection, Motor, MotorColumns } from '../catalogue';
+import type { Method } from '../law';
+import { driveShare, isVariableTorque, meetingSpeed, partLoad } from '../physics';
+import type { Needs } from './walk';
+
+/** Where motor i would run straight on the line, r/min. */
+export const directSpeed = (needs: Needs, c: MotorColumns, i: number): number =>
+  meetingSpeed(
+    c.synchronous[i] ?? 0,
+    c.speed[i] ?? 0,
+    c.ratedTorque[i] ?? 0,
+    needs.load.speed,
+    needs.load.torque,
+    needs.load.shape,
+  );
+
+/** Speed the motor settles at with a method: a drive holds what is asked, everything else runs where motor and load meet. */
+export const settledSpeed = (needs: Needs, method: Method, direct: number): number =>
+  method === 'drive' ? needs.load.speed * Math.max(1, needs.speed.max) : direct;
+
+/** S after a NEMA frame's digits or letters: a short shaft, for direct coupling only. */
+export const isShortShaft = (frame: string | null): boolean => frame !== null && /^\d{3}[TU]S/.test(frame);
+
+/** Cable length in m on which a general-purpose winding needs no filter; 15 m stands where rise time is not known. */
+export const unfilteredLength = (needs: Needs): number => (needs.rules.leadLength === '30 m' ? 30 : 15);
+
+export function turndownSpeedOf(needs: Pick<Needs, 'load'>, motor: Pick<Motor, 'speed' | 'turndown'>): number {
+  const { variableTorque, constantTorque } = motor.turndown;
+  return motor.speed / (isVariableTorque(needs.load.shape) ? variableTorque : constantTorque);
+}
+
+/** The connection whose voltage lies nearest the supply's; the last (highest) where no supply is known. */
+export function connectionFor(motor: Motor, supply: number | undefined): Connection {
+  const last = motor.connections.at(-1) ?? { voltage: 0, current: 0 };
+  if (supply === undefined) return last;
+  return motor.connections.reduce(
+    (a, b) => (Math.abs(supply / b.voltage - 1) < Math.abs(supply / a.voltage - 1) ? b : a),
+    last,
+  );
+}
+
+/** Overload a drive must hold for a minute: 150 % for constant torque, 120 % for variable torque, more where the case asks. */
+export const driveOverload = (needs: Needs): number =>
+  Math.max(isVariableTorque(needs.load.shape) ? 1.2 : 1.5, needs.load.peak);
+
+/** Electrical input in W at one row of the year: behind a drive by speed, else along the present control's curve. */
+export function inputOf(
+  full: number,
+  rated: number,
+  eta: number,
+  method: Method,
+  driven: number,
+  present: number,
+): number {
+  if (method !== 'drive') return (full * present) / partLoad(full / rated, eta);
+  const x = Math.max((full * driven) / rated, 1e-6);
+  const motor = (x * rated) / partLoad(x, eta);
+  return motor / driveShare((motor * eta) / rated);
+}
