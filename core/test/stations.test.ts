@@ -60,9 +60,9 @@ describe('Load: ways to know it agree with first principles', () => {
     // Torque at the drum is weight times radius over the same efficiency.
     near(figure(r, 'load.torque'), (1000 * 9.80665 * 0.2) / 0.9);
   });
-  it('what cannot be worked out yet is said, not guessed', () => {
+  it('a current without a plate tells no load; that is said, not guessed', () => {
     const r = asked({ demand: { kind: 'measured', current: '20 A', voltage: '400 V' } });
-    expect(findingIds(r)).toEqual(expect.arrayContaining(['load.kind-not-worked-out', 'load.missing']));
+    expect(findingIds(r)).toEqual(expect.arrayContaining(['load.no-rating', 'load.missing']));
     expect(r.figures['load.power']).toBeUndefined();
   });
   it('power is the same on both sides of a lossless train; a lossy one asks for more', () => {

@@ -208,3 +208,105 @@ describe('locked rotor (from memory, two passes)', () => {
     ]);
   });
 });
+
+describe('NEMA MG 1 Table 12-11 (from memory, two passes)', () => {
+  it.each([
+    [1, 'open 2', [82.5, 84, 84, 85.5, 87.5, 88.5, 89.5, 90.2, 91, 91, 91.7, 92.4, 93, 93, 93, 93.6, 93.6, 94.5]],
+    [2, 'open 4', [82.5, 84, 84, 86.5, 87.5, 88.5, 89.5, 91, 91, 91.7, 92.4, 93, 93, 93.6, 94.1, 94.1, 94.5, 95, 95]],
+    [
+      3,
+      'open 6',
+      [80, 84, 85.5, 86.5, 87.5, 88.5, 90.2, 90.2, 91, 91.7, 92.4, 93, 93, 93.6, 93.6, 94.1, 94.1, 94.5, 94.5],
+    ],
+    [
+      4,
+      'enclosed 2',
+      [75.5, 82.5, 84, 85.5, 87.5, 88.5, 89.5, 90.2, 90.2, 91, 91, 91.7, 92.4, 93, 93, 93.6, 94.5, 94.5, 95],
+    ],
+    [
+      5,
+      'enclosed 4',
+      [82.5, 84, 84, 87.5, 87.5, 89.5, 89.5, 91, 91, 92.4, 92.4, 93, 93, 93.6, 94.1, 94.5, 94.5, 95, 95],
+    ],
+    [
+      6,
+      'enclosed 6',
+      [80, 85.5, 86.5, 87.5, 87.5, 89.5, 89.5, 90.2, 90.2, 91.7, 91.7, 93, 93, 93.6, 93.6, 94.1, 94.1, 95, 95],
+    ],
+  ])('column %i, %s poles, 1 to 200 hp', (index, _, second) => {
+    expect(column(na.energyEfficient, index).filter((v) => v !== null)).toEqual(second);
+  });
+  it('every value is a nominal one, and none is above the premium value of its rating', () => {
+    const nominal = new Set(na.efficiencyBands.map(([n]) => n));
+    for (const [hp, ...values] of na.energyEfficient)
+      for (const [i, v] of values.entries()) {
+        if (v === null) continue;
+        expect(nominal).toContain(v);
+        const premium = na.premiumEfficiency.find((r) => r[0] === hp)?.[i + 1] ?? 0;
+        expect(premium, `${hp} hp, column ${i + 1}`).toBeGreaterThanOrEqual(v);
+      }
+  });
+});
+
+describe('IEC 60034-30-1, IE1 (from memory, two passes)', () => {
+  const two = [
+    72.1, 75, 77.2, 79.7, 81.5, 83.1, 84.7, 86, 87.6, 88.7, 89.3, 89.9, 90.7, 91.2, 91.7, 92.1, 92.7, 93, 93.3, 93.5,
+    93.8, 94, 94,
+  ];
+  it.each([
+    [1, '2', two],
+    [2, '4', two],
+    [
+      3,
+      '6',
+      [
+        70, 72.9, 75.2, 77.7, 79.7, 81.4, 83.1, 84.7, 86.4, 87.7, 88.6, 89.2, 90.2, 90.8, 91.4, 91.9, 92.6, 92.9, 93.3,
+        93.5, 93.8, 94, 94,
+      ],
+    ],
+  ])('column %i, %s poles', (index, _, second) => expect(column(iec.ie1, index)).toEqual(second));
+  it('lies below IE2 everywhere', () => {
+    for (const [kw, ...values] of iec.ie1)
+      for (const [i, v] of values.entries())
+        expect(iec.efficiencies.find((r) => r[0] === kw)?.[i + 1] ?? 100).toBeGreaterThan(v ?? 0);
+  });
+});
+
+describe('torques by design (from memory, two passes)', () => {
+  it('NEMA MG 1 12.39.1, breakdown, by number of poles, in rows of the table', () => {
+    expect(column(na.breakdownTorques, 1)).toEqual([null, 250, 240, 230, 215, 200, 200, 200, 175]);
+    expect(column(na.breakdownTorques, 2)).toEqual([300, 280, 270, 250, 225, 215, 200, 200, 175]);
+    expect(column(na.breakdownTorques, 3)).toEqual([265, 250, 240, 230, 215, 205, 200, 200, 175]);
+    expect(column(na.breakdownTorques, 4)).toEqual([215, 210, 210, 205, 205, 200, 200, 200, 175]);
+  });
+  it('NEMA MG 1 12.38.2 and 12.39.2, design C; 12.38.3, design D', () => {
+    expect(column(na.designCLockedTorques, 1)).toEqual([285, 285, 285, 270, 255, 250, 250, 225, 200]);
+    expect(column(na.designCLockedTorques, 2)).toEqual([255, 250, 250, 250, 250, 225, 225, 210, 200]);
+    expect(column(na.designCLockedTorques, 3)).toEqual([225, 225, 225, 225, 225, 200, 200, 200, 200]);
+    expect(na.designCBreakdownTorques.map((r) => r.slice(1))).toEqual([
+      [200, 225, 200],
+      [200, 200, 200],
+      [190, 190, 190],
+    ]);
+    expect(na.designDLockedTorque).toBe(275);
+  });
+  it('IEC 60034-12 Table 1, design N: locked rotor and breakdown by bands', () => {
+    expect(column(iec.lockedRotorTorques, 1)).toEqual([
+      1.8, 1.8, 1.7, 1.6, 1.5, 1.5, 1.4, 1.3, 1.2, 1.1, 1, 0.9, 0.8, 0.75, 0.65,
+    ]);
+    expect(column(iec.lockedRotorTorques, 2)).toEqual([
+      1.9, 1.9, 1.8, 1.7, 1.6, 1.6, 1.5, 1.4, 1.3, 1.2, 1.1, 1, 0.9, 0.75, 0.65,
+    ]);
+    expect(column(iec.breakdownTorques, 1)).toEqual([2, 2, 2, 2, 2, 2, 2, 1.9, 1.9, 1.8, 1.8, 1.7, 1.7, 1.6, 1.6]);
+    expect(column(iec.breakdownTorques, 2)).toEqual([2, 2, 2, 2, 2, 2, 2, 1.9, 1.9, 1.8, 1.8, 1.7, 1.7, 1.6, 1.6]);
+    expect(column(iec.breakdownTorques, 3)).toEqual([
+      1.8, 1.9, 1.9, 1.9, 1.9, 1.8, 1.8, 1.8, 1.8, 1.7, 1.7, 1.7, 1.6, 1.6, 1.6,
+    ]);
+    expect(iec.lockedRotorPower).toEqual([
+      [6.3, 13],
+      [25, 12],
+      [100, 11],
+      [630, 10],
+    ]);
+  });
+});

@@ -1,0 +1,74 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { physics } from '@pilgrim/core';
+
+const { profileFromLog, presentRatio } = physics;
+const steady = (values: readonly number[], every = 600) => values.map((value, i) => ({ time: i * every, value }));
+const flowLog = { kind: 'flow', control: 'none', magnetising: 0.4 } as const;
+const profile = (...args: Parameters<typeof profileFromLog>) => {
+  const reading = profileFromLog(...args);
+  if (!reading.ok) expect.fail(reading.message);
+  return reading.profile;
+};
+
+describe('a logger’s readings become hours a year', () => {
+  it('half the time at full flow and half at 60 % is 4380 h each', () => {
+    const p = profile(steady([...Array(100).fill(50), ...Array(100).fill(30)]), flowLog);
+    expect(p.rows).toEqual([{ hours: 4380, flow: 0.6 }, { hours: 4380, flow: 1 }]); // prettier-ignore
+    expect(p.full).toBe(50);
+  });
+  it('standing still is no flow: it takes its share of the year and makes no row', () => {
+    const p = profile(steady([...Array(150).fill(20), ...Array(50).fill(0)]), flowLog);
+    expect(p.rows).toEqual([{ hours: 6570, flow: 1 }]);
+    expect(p.standing / p.covered).toBeCloseTo(0.25, 2);
+  });
+  it('a gap counts for nothing and is reported', () => {
+    const before = steady(Array(50).fill(10));
+    const after = steady(Array(50).fill(5)).map((s) => ({ ...s, time: s.time + 10 * 24 * 3600 }));
+    const p = profile([...before, ...after], flowLog);
+    expect(p.gaps).toHaveLength(1);
+    expect(p.rows.map((r) => r.hours)).toEqual([4380, 4380]);
+  });
+  it('the order of the lines does not matter; the value at full flow may be said', () => {
+    const list = steady([10, 20, 30, 40, 20, 10]);
+    expect(profile(list.toReversed(), flowLog)).toEqual(profile(list, flowLog));
+    expect(profile(list, { ...flowLog, full: 80 }).rows.at(-1)?.flow).toBe(0.5);
+    expect(profile(list, { ...flowLog, full: 20 }).above).toBe(2);
+  });
+  it.each(['outlet-damper', 'inlet-vane', 'throttle-valve'] as const)(
+    'power behind %s is turned back into the flow it came from',
+    (control) => {
+      const flows = [1, 0.8, 0.6, 0.4];
+      const p = profile(steady(flows.flatMap((f) => Array(10).fill(37 * presentRatio(control, f)))), { kind: 'power', control, magnetising: 0.4, full: 37 }); // prettier-ignore
+      expect(p.rows.map((r) => r.flow)).toEqual([0.4, 0.6, 0.8, 1]);
+    },
+  );
+  it('current is freed of its magnetising part first', () => {
+    const k = 0.38;
+    const amps = (power: number) => 54 * Math.sqrt(k * k + (1 - k * k) * power * power);
+    const p = profile(steady([1, 0.7].flatMap((f) => Array(10).fill(amps(presentRatio('outlet-damper', f))))), { kind: 'current', control: 'outlet-damper', magnetising: k, full: 54 }); // prettier-ignore
+    expect(p.rows.map((r) => r.flow)).toEqual([0.7, 1]);
+  });
+  it('what cannot tell a flow is refused in words', () => {
+    expect(profileFromLog(steady([1, 2]), flowLog)).toMatchObject({ ok: false, message: expect.stringContaining('three readings') }); // prettier-ignore
+    expect(profileFromLog(steady([0, 0, -1, 0]), flowLog)).toMatchObject({ ok: false, message: expect.stringContaining('right column') }); // prettier-ignore
+    expect(profileFromLog(steady([5, 6, 7]), { kind: 'power', control: 'none', magnetising: 0.4 })).toMatchObject({ ok: false, message: expect.stringContaining('how flow is controlled') }); // prettier-ignore
+  });
+  it('whatever is logged, the hours never exceed a year by more than their rounding, and no flow is negative', () => {
+    const sample = fc.record({ time: fc.double({ min: 0, max: 1e8, noNaN: true }), value: fc.double({ min: -100, max: 1e5, noNaN: true }) }); // prettier-ignore
+    fc.assert(
+      fc.property(
+        fc.array(sample, { maxLength: 200 }),
+        fc.constantFrom('flow', 'current', 'power'),
+        fc.constantFrom('none', 'outlet-damper', 'throttle-valve', 'on-off'),
+        (samples, kind, control) => {
+          const reading = profileFromLog(samples, { kind, control, magnetising: 0.4 });
+          if (!reading.ok) return;
+          const { rows } = reading.profile;
+          expect(rows.reduce((sum, r) => sum + r.hours, 0)).toBeLessThanOrEqual(8784);
+          for (const r of rows) expect(r.flow).toBeGreaterThan(0);
+        },
+      ),
+    );
+  });
+});
