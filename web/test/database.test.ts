@@ -4,6 +4,14 @@ import { readCase, type CaseText } from '@pilgrim/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { connect, migrate, type Sql } from '$lib/server/database';
 import { loadDemo } from '$lib/server/demo';
+import { cleanImage, type CleanImage } from '$lib/server/image';
+import {
+  dropPhotograph,
+  keepPhotograph,
+  photographContent,
+  photographsOf,
+  photographsPerPosition,
+} from '$lib/server/photographs';
 import { exportPosition, importPosition, positionFile } from '$lib/server/exchange';
 import {
   createPosition,
@@ -14,6 +22,16 @@ import {
   saveRevision,
   setDeleted,
 } from '$lib/server/positions';
+import {
+  addToShelf,
+  changeOnShelf,
+  findPlant,
+  motorsOf,
+  plantOfStudy,
+  shelfLimit,
+  shelfOf,
+  takeOffShelf,
+} from '$lib/server/shelf';
 
 const folder = (path: string): string => fileURLToPath(new URL(`../../${path}`, import.meta.url));
 const url = process.env.DATABASE_URL;
@@ -59,7 +77,7 @@ describe('migrations', () => {
   it('run again without doing anything, also from two servers at once', async () => {
     await Promise.all([migrate(sql, folder('db/migrations')), migrate(sql, folder('db/migrations'))]);
     const versions = await sql<{ version: string }[]>`select version::text from schema_version where version > 0`;
-    expect(versions.map((v) => v.version)).toEqual(['1']);
+    expect(versions.map((v) => v.version)).toEqual(['1', '2', '3']);
   });
 });
 
@@ -162,10 +180,119 @@ describe('the demo plant', () => {
         new Set(['Intake', 'Steeping', 'Germination', 'Kilning', 'Utilities']),
       );
       expect(new Set(rows.map((r) => r.practice))).toEqual(new Set(['north-america', 'iec', null]));
+      expect((await shelfOf(there, rows[0]?.plantId ?? '')).map((m) => m.name)).toContain('Spare, kiln exhaust fans');
+      expect(await shelfOf(there, rows[0]?.plantId ?? '')).toHaveLength(12);
       expect(rows.find((r) => r.tag === 'IN-120')?.worst).toMatchObject({ id: 'place.hazardous', level: 'stop' });
     } finally {
       await there.end();
       await admin.unsafe(`drop database ${other}`);
     }
+  });
+});
+
+describe('photographs', () => {
+  const image = (fill: number): CleanImage => ({
+    type: 'image/jpeg',
+    width: 9,
+    height: 6,
+    content: Buffer.alloc(40, fill),
+  });
+  it('are kept with their position, listed without content, read back byte by byte, and removed', async () => {
+    const { position } = await newStudy();
+    const kept = await keepPhotograph(sql, position, 'plate.jpg', image(7));
+    expect(await photographsOf(sql, position)).toMatchObject([
+      { id: kept?.id, name: 'plate.jpg', width: 9, height: 6 },
+    ]);
+    expect((await photographContent(sql, kept?.id ?? ''))?.content.equals(Buffer.alloc(40, 7))).toBe(true);
+    expect(await dropPhotograph(sql, kept?.id ?? '')).toBe(true);
+    expect(await photographsOf(sql, position)).toEqual([]);
+  });
+  it('no more than a dozen a position, also when many come at once', async () => {
+    const { position } = await newStudy();
+    const made = await Promise.all(
+      Array.from({ length: 15 }, (_, i) => keepPhotograph(sql, position, `${i}.jpg`, image(i))),
+    );
+    expect(made.filter((p) => p !== undefined)).toHaveLength(photographsPerPosition);
+  });
+  it('go out with the position as one file and come back with it', async () => {
+    const { position, study } = await newStudy();
+    await saved(study, null);
+    const bytes = readFileSync(folder('docs/screenshots/plate.png'));
+    const clean = cleanImage(bytes);
+    if (!clean) throw new Error('no picture');
+    await keepPhotograph(sql, position, 'plate.png', clean);
+    const file = positionFile.parse(JSON.parse(JSON.stringify(await exportPosition(sql, position))));
+    expect(file.photographs).toHaveLength(1);
+    const [kept] = await photographsOf(sql, position);
+    await dropPhotograph(sql, kept?.id ?? '');
+    const row = await findPosition(sql, position);
+    await setDeleted(sql, position, row?.version ?? 0, true);
+    expect(await importPosition(sql, file)).toMatchObject({ ok: true });
+    expect(await photographsOf(sql, position)).toMatchObject([{ id: kept?.id, name: 'plate.png' }]);
+    expect((await photographContent(sql, kept?.id ?? ''))?.content.equals(clean.content)).toBe(true);
+  });
+  it('a file with something else in a picture’s place is refused whole', async () => {
+    const { position, study } = await newStudy();
+    await saved(study, null);
+    const file = positionFile.parse(JSON.parse(JSON.stringify(await exportPosition(sql, position))));
+    const row = await findPosition(sql, position);
+    await setDeleted(sql, position, row?.version ?? 0, true);
+    const spoilt = { ...file, photographs: [{ id: crypto.randomUUID(), name: 'x.jpg', createdAt: new Date().toISOString(), data: 'aGVsbG8=' }] }; // prettier-ignore
+    expect(await importPosition(sql, spoilt)).toMatchObject({ ok: false, message: expect.stringContaining('x.jpg') });
+    expect((await findPosition(sql, position))?.deleted).toBe(true);
+  });
+});
+
+describe('own shelf', () => {
+  const spare = (name: string) => ({
+    name,
+    plate: { power: '30 hp', voltage: '230/460 V', current: '71/35.5 A', speed: '1770 rpm', frequency: '60 Hz', enclosure: 'TEFC', serviceFactor: 1.15, insulation: 'F' as const },
+    quantity: 1,
+    place: 'Store 2',
+    price: null,
+  }); // prettier-ignore
+  const plantOf = async (study: string) => {
+    const plant = await plantOfStudy(sql, study);
+    if (!plant) throw new Error('no plant');
+    return plant;
+  };
+
+  it('takes a list whole or not at all', async () => {
+    const plant = await plantOf((await newStudy()).study);
+    const before = await shelfOf(sql, plant.id);
+    await expect(addToShelf(sql, plant.id, [spare('good'), spare('x'.repeat(300))])).rejects.toThrow();
+    expect(await shelfOf(sql, plant.id)).toEqual(before);
+    expect((await findPlant(sql, plant.id))?.shelfVersion).toBe(plant.shelfVersion);
+  });
+  it('refuses to grow beyond its limit, and says so', async () => {
+    const plant = await plantOf((await newStudy()).study);
+    const many = Array.from({ length: shelfLimit + 1 }, (_, i) => spare(`many ${i}`));
+    await expect(addToShelf(sql, plant.id, many)).rejects.toMatchObject({ problem: { status: 409, detail: expect.stringContaining('Nothing was taken') } }); // prettier-ignore
+    expect((await shelfOf(sql, plant.id)).filter((e) => e.name.startsWith('many'))).toEqual([]);
+  });
+  it('is judged with every revision of its plant, as it is at that time', async () => {
+    const { study } = await newStudy();
+    const plant = await plantOf(study);
+    const [id] = await addToShelf(sql, plant.id, [spare('Spare for the test fan')]);
+    const place = { ...example.place, cable: { length: '5 m' } };
+    const shelfCase: CaseText = {
+      ...example,
+      place,
+      rules: { ranking: 'shelf' },
+      history: undefined,
+      plate: undefined,
+    };
+    const first = await save(study, null, shelfCase);
+    if (!first.ok) throw new Error('not saved');
+    expect(first.revision.result.choice?.motor).toMatchObject({ id, stock: { place: 'Store 2' } });
+    const now = async (): Promise<number> => (await plantOf(study)).shelfVersion;
+    expect(await changeOnShelf(sql, id ?? '', (await now()) - 1, { quantity: 0 })).toBe('outdated');
+    expect(await changeOnShelf(sql, id ?? '', await now(), { quantity: 0 })).toBe('done');
+    const second = await save(study, first.revision.id, shelfCase);
+    if (!second.ok) throw new Error('not saved');
+    expect(second.revision.result.choice?.motor.id).not.toBe(id);
+    expect(await takeOffShelf(sql, id ?? '', await now())).toBe('done');
+    expect(await takeOffShelf(sql, id ?? '', await now())).toBe('missing');
+    expect((await motorsOf(sql, await plantOf(study), 'north-america')).map((m) => m.id)).not.toContain(id);
   });
 });

@@ -1,3 +1,4 @@
+import type { Figure } from '@pilgrim/core';
 import { stations, type StationName } from '@pilgrim/core/ids';
 
 const names: Readonly<Record<string, string>> = {
@@ -6,12 +7,73 @@ const names: Readonly<Record<string, string>> = {
   'plate.lockedRotorCurrentMin': 'Locked-rotor current, least',
   'plate.lockedRotorCurrentMax': 'Locked-rotor current, most',
   'plate.efficiencyMinimum': 'Minimum efficiency',
+  'plate.apparentPower': 'Apparent power',
+  'plate.windingVoltage': 'Voltage over one coil group',
+  'plate.serviceFactorHere': 'Service factor that counts here',
+  'plate.serviceFactorPower': 'Power at the service factor',
+  'plate.serviceFactorCurrent': 'Current at the service factor',
+  'plate.lockedRotorRatio': 'Locked-rotor current, times rated',
+  'plate.lockedRotorLimit': 'Locked-rotor current, standard’s limit',
+  'plate.lockedRotorTorque': 'Locked-rotor torque, least by design',
+  'plate.breakdownTorque': 'Breakdown torque, least by design',
+  'plate.minSpeedVariableTorque': 'Lowest speed, variable torque',
+  'plate.minSpeedConstantTorque': 'Lowest speed, constant torque',
+  'plate.fluxRatio': 'Flux on this supply, share of rated',
+  'plate.scaledVoltage': 'Other frequency: voltage for the same flux',
+  'plate.scaledPower': 'Other frequency: power',
+  'plate.scaledSpeed': 'Other frequency: full-load speed',
+  'plate.scaledCurrent': 'Other frequency: current',
+  'plate.currentHere': 'Full-load current on this supply',
+  'plate.torqueHere': 'Start and breakdown torque here, share',
+  'plate.slipHere': 'Full-load slip on this supply',
+  'measured.poles': 'Poles, from the speed',
+  'measured.ratedPowerByNoLoad': 'Rating, by the no-load current',
+  'measured.ratedPowerByResistance': 'Rating, by the winding resistance',
+  'measured.loading': 'Load, share of rating',
+  'history.life': 'Lasted',
+  'history.hoursPerYear': 'Hours a year',
+  'replacement.oldSpeed': 'Old: speed with this load',
+  'replacement.newSpeed': 'New: speed with this load',
+  'replacement.oldPower': 'Old: shaft power',
+  'replacement.newPower': 'New: shaft power',
+  'replacement.powerRatio': 'Shaft power, new ÷ old',
+  'replacement.speedRatio': 'Speed, new ÷ old',
+  'replacement.oldCurrent': 'Old: current',
+  'replacement.newCurrent': 'New: current',
   'load.torque': 'Torque at the machine',
   'load.speed': 'Speed at the machine',
   'load.power': 'Power at the machine',
   'load.motorTorque': 'Torque at the motor',
   'load.motorSpeed': 'Speed at the motor',
   'load.motorPower': 'Power at the motor',
+  'load.gasDensity': 'Density of the gas',
+  'load.fanPressure': 'Pressure at that density',
+  'load.beltForce': 'Force at the drum',
+  'load.breakawayRatio': 'Breakaway ÷ running pull',
+  'load.staticFraction': 'Static share of the head',
+  'load.loweringPower': 'Given back while lowering',
+  'load.holdingTorque': 'Torque of the hanging load',
+  'load.shareByPower': 'Load by input power, of rating',
+  'load.shareBySlip': 'Load by slip, of rating',
+  'load.shareByCurrent': 'Load by current, magnetising out',
+  'load.shareByCurrentRatio': 'Load by the plain ratio of currents',
+  'load.share': 'Load taken, of rating',
+  'load.uncertainty': 'May be off by',
+  'load.powerLow': 'Power at the motor, at least',
+  'load.powerHigh': 'Power at the motor, at most',
+  'load.ratio': 'Ratio of the train',
+  'load.trainEfficiency': 'Efficiency of the train',
+  'load.trainInertia': 'Inertia of the train at the motor',
+  'load.beltPull': 'Pull on the motor shaft',
+  'load.thermalRatio': 'Thermal equivalent ÷ steady load',
+  'load.rmsPower': 'Thermally equivalent power',
+  'load.peakTorque': 'Highest torque at the motor',
+  'place.torqueHere': 'Torque on this supply, share',
+  'choice.breakdownTorque': 'Breakdown torque here',
+  'choice.peakReserve': 'Breakdown over the highest torque',
+  'choice.current': 'Current at the operating point',
+  'choice.windingTemperature': 'Hottest spot of the winding',
+  'choice.insulationLife': 'Insulation lives',
   'load.margin': 'Margin (house rule)',
   'load.requiredPower': 'Required power',
   'load.inertiaAtMotor': 'Inertia at the motor',
@@ -67,7 +129,7 @@ export function stationOfField(path: string): StationId {
   if (head === 'supply') return 'start';
   if (head === 'motor' || head === 'method' || head === 'rules') return 'choice';
   if (head === 'money') return 'cost';
-  if (head === 'history') return 'plate';
+  if (head === 'history' || head === 'measured' || head === 'replacement' || head === 'accepted') return 'plate';
   return isStation(head) ? head : 'plate';
 }
 
@@ -81,3 +143,7 @@ export const fieldName = (path: string): string =>
     .toLowerCase();
 
 export const words = (text: string): string => text.replaceAll('-', ' ');
+
+/** "NFPA 70, 2023, Table 430.250 (from memory)" */
+export const cited = (s: Pick<Figure['source'], 'title' | 'edition' | 'part' | 'fromMemory'>): string =>
+  [s.title, s.edition, s.part].filter(Boolean).join(', ') + (s.fromMemory ? ' (from memory)' : '');

@@ -31,6 +31,7 @@
       Pilgrim
     </a>
     <a href={resolve('/')} class="link no-underline hover:underline">Plant</a>
+    <a href={resolve('/shelf')} class="link no-underline hover:underline">Own shelf</a>
     <span class="flex-1"></span>
     <label class="flex items-center gap-2 text-[13px] text-quiet">
       Read in

@@ -34,7 +34,7 @@
     </p>
     {#if desk().errors.length > 0}
       <ul class="mb-3" aria-label="Cannot be read">
-        {#each desk().errors as error (error.path)}
+        {#each desk().errors as error (error.path + error.message)}
           <li class="mb-1 flex gap-2">
             <Mark state="stop" />
             <span
@@ -61,6 +61,7 @@
           <span class="mt-0.5"><Mark state={finding.level} /></span>
           <span>
             {finding.text}
+            {#if finding.accepted}<span class="text-quiet">Let stand: {finding.accepted}</span>{/if}
             {#each finding.fields.slice(0, 2) as path (path)}
               <button type="button" class="link ml-1 text-[13px]" data-goto={path} onclick={() => goto(path)}
                 >→ {fieldName(path)}</button

@@ -1,7 +1,6 @@
 <script lang="ts">
-  import type { Figure } from '@pilgrim/core';
   import { useDesk } from '$lib/position/desk.svelte';
-  import { figureName } from '$lib/names';
+  import { cited, figureName } from '$lib/names';
   import { textOf } from '$lib/reading.svelte';
 
   interface Props {
@@ -16,9 +15,6 @@
   );
 
   const typeset = import('$lib/generated/formulas.json').then((m): Record<string, string> => m.default);
-
-  const cited = (s: Figure['source']): string =>
-    [s.title, s.edition, s.part].filter(Boolean).join(', ') + (s.fromMemory ? ' (from memory)' : '');
 </script>
 
 <section aria-label="Working" data-testid="working">

@@ -1,7 +1,7 @@
 import type { CaseError, Figure, Result } from '@pilgrim/core';
 import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer';
 import { getContext, setContext } from 'svelte';
-import { LatestSolver } from '$lib/solver';
+import { bringShelf, LatestSolver } from '$lib/solver';
 import { dropDraft, readStoredDraft, storeDraft } from './drafts';
 import { putAt, valueAt, type Json } from './paths';
 
@@ -30,6 +30,8 @@ export type SaveState = 'saved' | 'edited' | 'saving' | 'failed';
 export class Desk {
   case: CaseDraft = $state.raw({});
   result: Result | null = $state.raw(null);
+  /** Counts the worker's answers: what asks it for more (rows, comparisons) asks again when this changes. */
+  answers = $state(0);
   errors: readonly CaseError[] = $state.raw([]);
   parent: string | null = $state(null);
   state: SaveState = $state('saved');
@@ -45,6 +47,7 @@ export class Desk {
   readonly #solver = new LatestSolver((answer) => {
     if (answer.result) this.result = answer.result;
     this.errors = answer.errors;
+    this.answers++;
   });
 
   constructor(
@@ -81,6 +84,19 @@ export class Desk {
       this.message = 'This browser keeps no drafts: save often.';
     }
     this.#solver.ask(this.case);
+  }
+
+  /** Fetches the plant's own shelf, hands it to the solver and solves again. */
+  async bringShelf(plantId: string): Promise<void> {
+    try {
+      const response = await fetch(`/api/v1/plants/${plantId}/shelf`);
+      const entries: unknown = response.ok ? await response.json() : [];
+      if (!Array.isArray(entries) || entries.length === 0) return;
+      await bringShelf(entries);
+      this.#solver.ask(this.case);
+    } catch {
+      this.message = 'The own shelf could not be fetched: the choice is made among the catalogue.';
+    }
   }
 
   value(path: string): unknown {

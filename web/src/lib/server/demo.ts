@@ -3,6 +3,10 @@ import { join } from 'node:path';
 import { readCase, type CaseText } from '@pilgrim/core';
 import { z } from 'zod';
 import type { Sql } from './database';
+import { cleanImage } from './image';
+import { keepPhotograph } from './photographs';
+import { readMotorList } from './list';
+import { addToShelf } from './shelf';
 import { createPosition, findPosition, saveRevision } from './positions';
 
 const demoPosition = z.object({
@@ -12,6 +16,8 @@ const demoPosition = z.object({
   tag: z.string(),
   name: z.string(),
   case: z.custom<CaseText>().nullable(),
+  /** Files under demo/photographs. */
+  photographs: z.array(z.string()).default([]),
 });
 
 /** Loads the invented demo plant into a database that has no plant yet. */
@@ -23,6 +29,11 @@ export async function loadDemo(sql: Sql, folder: string): Promise<void> {
     const given = demoPosition.parse(JSON.parse(await readFile(join(folder, 'positions', file), 'utf8')));
     const id = await createPosition(sql, given);
     const position = await findPosition(sql, id);
+    for (const photograph of given.photographs) {
+      const image = cleanImage(await readFile(join(folder, 'photographs', photograph)));
+      if (!image) throw new Error(`${photograph} is no picture`);
+      await keepPhotograph(sql, id, photograph, image);
+    }
     if (!given.case || !position) continue;
     const reading = readCase(given.case);
     if (!reading.ok) throw new Error(`${file}: ${reading.errors.map((e) => `${e.path}: ${e.message}`).join('; ')}`);
@@ -33,4 +44,14 @@ export async function loadDemo(sql: Sql, folder: string): Promise<void> {
       note: 'As found',
     });
   }
+  await loadShelf(sql, folder);
+}
+
+/** The demo plant's own shelf: a list such as a storekeeper keeps. */
+async function loadShelf(sql: Sql, folder: string): Promise<void> {
+  const [plant] = await sql<{ id: string }[]>`select id from plants limit 1`;
+  const { good, errors } = await readMotorList(await readFile(join(folder, 'shelf.csv')), undefined);
+  if (errors.length > 0)
+    throw new Error(errors.map((e) => `shelf.csv, line ${e.line}, ${e.column}: ${e.message}`).join('; '));
+  if (plant) await addToShelf(sql, plant.id, good);
 }

@@ -1,6 +1,8 @@
 import { caseSchema, resultSchema } from '@pilgrim/core';
 import { z } from 'zod';
 import type { Sql } from './database';
+import { cleanImage } from './image';
+import { insertPhotograph, photographContent, photographsOf, photographsPerPosition } from './photographs';
 import {
   areaId,
   findPosition,
@@ -41,6 +43,18 @@ export const positionFile = z.strictObject({
     )
     .min(1)
     .max(100),
+  // Files written before positions had photographs hold none.
+  photographs: z
+    .array(
+      z.strictObject({
+        id: z.uuid(),
+        name: z.string().min(1).max(200),
+        createdAt: z.iso.datetime(),
+        data: z.base64(),
+      }),
+    )
+    .max(photographsPerPosition)
+    .default([]),
 });
 export type PositionFile = z.infer<typeof positionFile>;
 
@@ -57,12 +71,21 @@ export async function exportPosition(sql: Sql, id: string): Promise<PositionFile
         .map((r: Revision) => ({ ...r, createdAt: new Date(r.createdAt).toISOString() })),
     })),
   );
+  const photographs = await Promise.all(
+    (await photographsOf(sql, id)).map(async (p) => ({
+      id: p.id,
+      name: p.name,
+      createdAt: p.createdAt.toISOString(),
+      data: ((await photographContent(sql, p.id))?.content ?? Buffer.alloc(0)).toString('base64'),
+    })),
+  );
   return {
     format: 'pilgrim.position/1',
     plant: row.plant,
     area: row.area,
     position: { id: row.id, tag: row.tag, name: row.name },
     studies,
+    photographs,
   };
 }
 
@@ -80,6 +103,9 @@ export async function importPosition(sql: Sql, file: PositionFile): Promise<Impo
       }
     }
   }
+  const photographs = file.photographs.map((p) => ({ ...p, image: cleanImage(Buffer.from(p.data, 'base64')) }));
+  const spoilt = photographs.find((p) => !p.image);
+  if (spoilt) return { ok: false, message: `photograph ${spoilt.name} is no JPEG, PNG or WebP` };
   return sql.begin(async (tx): Promise<Imported> => {
     const { id, tag, name } = file.position;
     const here = await findPosition(tx, id);
@@ -103,6 +129,10 @@ export async function importPosition(sql: Sql, file: PositionFile): Promise<Impo
         await insertRevision(tx, { ...r, studyId: study.id, caseText: caseOf(r.caseText), result: resultOf(r.result) });
       }
       await tx`update studies set head = ${study.head} where id = ${study.id}`;
+    }
+    for (const { image, name: title, createdAt, id: photograph } of photographs) {
+      const given = { id: photograph, name: title, createdAt: new Date(createdAt) };
+      if (image) await insertPhotograph(tx, id, given, image);
     }
     return { ok: true, id };
   });

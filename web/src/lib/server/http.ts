@@ -46,11 +46,21 @@ export async function answer(run: () => Promise<Response>): Promise<Response> {
   }
 }
 
-/** Reads a JSON body up to a limit, without holding more than that in memory. */
+/** Reads a JSON body up to a limit. */
 export async function readJsonBody(request: Request, limit = jsonLimit): Promise<unknown> {
   const type = request.headers.get('content-type') ?? '';
   if (!/^application\/(json|[\w.+-]+\+json)\b/i.test(type))
     throw refuse(415, 'Send JSON, with content-type application/json');
+  const body = await readBody(request, limit);
+  try {
+    return JSON.parse(body.toString('utf8'));
+  } catch {
+    throw refuse(400, 'The body is not JSON');
+  }
+}
+
+/** Reads a body up to a limit, without holding more than that in memory. */
+export async function readBody(request: Request, limit: number): Promise<Buffer> {
   const chunks: Uint8Array[] = [];
   let size = 0;
   if (request.body) {
@@ -63,11 +73,7 @@ export async function readJsonBody(request: Request, limit = jsonLimit): Promise
     }
   }
   if (size > limit) throw refuse(413, `The body is larger than ${limit / 1024 / 1024} MB`);
-  try {
-    return JSON.parse(Buffer.concat(chunks).toString('utf8'));
-  } catch {
-    throw refuse(400, 'The body is not JSON');
-  }
+  return Buffer.concat(chunks);
 }
 
 async function* readChunks(body: ReadableStream<Uint8Array>): AsyncGenerator<Uint8Array> {

@@ -1,4 +1,4 @@
-import type { CaseText } from '@pilgrim/core';
+import { nameplate, type CaseText } from '@pilgrim/core';
 import { z } from 'zod';
 
 const name = (max: number) => z.string({ error: 'write a name' }).trim().min(1, { error: 'write a name' }).max(max);
@@ -11,3 +11,20 @@ export const newRevision = z.strictObject({
   author: z.string().trim().max(200).default('unnamed'),
   note: z.string().trim().max(2000).default(''),
 });
+
+const plateText = z.custom<NonNullable<CaseText['plate']>>((value) => typeof value === 'object' && value !== null, {
+  error: 'must be a plate',
+});
+const quantity = z.int({ error: 'write a whole number, zero or more' }).min(0).max(1_000_000);
+export const newShelfMotor = z.strictObject({
+  name: name(200),
+  plate: plateText,
+  quantity: quantity.default(1),
+  place: z.string().trim().max(200).default(''),
+  price: z.number().min(0).max(1e9).nullable().default(null),
+});
+export const shelfChange = z.strictObject({
+  quantity: quantity.optional(),
+  place: z.string().trim().max(200).optional(),
+});
+export const listMapping = z.partialRecord(z.enum(nameplate.listColumns.map((c) => c.key)), z.int().min(0).max(1000));

@@ -1,7 +1,7 @@
 import { caseSchema, coreVersion, resultSchema } from '@pilgrim/core';
 import { z } from 'zod';
 import { positionFile } from './exchange';
-import { newPosition, newRevision, newStudy, positionChange } from './inputs';
+import { newPosition, newRevision, newShelfMotor, newStudy, positionChange, shelfChange } from './inputs';
 
 const options = { io: 'input', unrepresentable: 'any' } as const;
 
@@ -74,6 +74,28 @@ export const openApi = {
       parameters: [path('id')],
       get: { responses: { '200': ok('The position as one file', of(positionFile)) } },
     },
+    '/api/v1/positions/{id}/photographs': {
+      parameters: [path('id')],
+      get: { responses: { '200': ok('Photographs of its plates, without their content') } },
+      post: {
+        parameters: [{ name: 'name', in: 'query', schema: { type: 'string', maxLength: 200 } }],
+        requestBody: {
+          required: true,
+          content: Object.fromEntries(['image/jpeg', 'image/png', 'image/webp'].map((t) => [t, {}])),
+        },
+        responses: {
+          '201': ok('The photograph, kept without metadata'),
+          '409': problem('As many as a position keeps'),
+          '413': problem('Larger than 12 MB'),
+          '415': problem('Neither JPEG, PNG nor WebP'),
+        },
+      },
+    },
+    '/api/v1/photographs/{id}': {
+      parameters: [path('id')],
+      get: { responses: { '200': { description: 'The picture, its id as ETag' } } },
+      delete: { parameters: [match], responses: { '204': { description: 'Gone' }, ...outdated } },
+    },
     '/api/v1/positions/{id}/studies': {
       parameters: [path('id')],
       get: { responses: { '200': ok('Its studies') } },
@@ -93,6 +115,55 @@ export const openApi = {
       },
     },
     '/api/v1/revisions/{id}': { parameters: [path('id')], get: { responses: { '200': ok('The revision') } } },
+    '/api/v1/plants': { get: { responses: { '200': ok('All plants') } } },
+    '/api/v1/plants/{id}/shelf': {
+      parameters: [path('id')],
+      get: {
+        responses: {
+          '200': {
+            description: 'Motors on the own shelf; as CSV where Accept asks for text/csv',
+            content: { 'application/json': {}, 'text/csv': {} },
+          },
+          '304': { description: 'As If-None-Match says' },
+        },
+      },
+      post: {
+        requestBody: body(of(newShelfMotor)),
+        responses: { '201': ok('The motor'), '422': problem('Not a plate that can be judged') },
+      },
+    },
+    '/api/v1/plants/{id}/shelf/import': {
+      parameters: [
+        path('id'),
+        {
+          name: 'take',
+          in: 'query',
+          schema: { enum: ['good'] },
+          description: 'Left out: the list is only read and told',
+        },
+        {
+          name: 'mapping',
+          in: 'query',
+          schema: { type: 'string' },
+          description: 'JSON: field → column, counted from 0; left out: guessed',
+        },
+      ],
+      post: {
+        requestBody: { required: true, content: { 'text/csv': {} } },
+        responses: {
+          '200': ok('What the list holds: columns, mapping, good and bad rows, errors by line and column'),
+          '201': ok('The same; its good rows were taken'),
+          '409': problem('More than a shelf holds'),
+          '413': problem('Larger than 25 MB'),
+          '422': problem('Not UTF-8, not CSV, or columns missing; nothing was taken'),
+        },
+      },
+    },
+    '/api/v1/shelf/{id}': {
+      parameters: [path('id'), match],
+      patch: { requestBody: body(of(shelfChange)), responses: { '200': ok('Changed'), ...outdated } },
+      delete: { responses: { '204': { description: 'Off the shelf' }, ...outdated } },
+    },
     '/api/v1/schemas/case': { get: { responses: { '200': ok('JSON Schema of pilgrim.case/1') } } },
     '/api/v1/schemas/result': { get: { responses: { '200': ok('JSON Schema of pilgrim.result/1') } } },
   },

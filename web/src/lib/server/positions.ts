@@ -1,6 +1,7 @@
 import { solve, type Case, type CaseText, type Result } from '@pilgrim/core';
 import type { JSONValue, TransactionSql } from 'postgres';
 import type { Sql } from './database';
+import { motorsOf, plantOfStudy } from './shelf';
 
 /** Anything that runs SQL: the pool or one transaction. */
 type Runner = Sql | TransactionSql;
@@ -11,6 +12,7 @@ export interface PositionRow {
   readonly name: string;
   readonly area: string;
   readonly plant: string;
+  readonly plantId: string;
   readonly version: number;
   readonly deleted: boolean;
   readonly studyId: string;
@@ -50,7 +52,7 @@ export interface Study {
 /** Every position that is not in the trash, by area, with what its newest revision says. */
 export async function listPositions(sql: Sql): Promise<PositionListed[]> {
   return sql<PositionListed[]>`
-    select p.id, p.tag, p.name, a.name as area, pl.name as plant, p.version, false as deleted, s.id as "studyId",
+    select p.id, p.tag, p.name, a.name as area, pl.name as plant, pl.id as "plantId", p.version, false as deleted, s.id as "studyId",
       r.case_text->'load'->>'machine' as machine,
       r.case_text->>'practice' as practice,
       case when jsonb_typeof(r.result->'choice') = 'object'
@@ -72,7 +74,7 @@ export async function listPositions(sql: Sql): Promise<PositionListed[]> {
 
 export async function findPosition(sql: Runner, id: string): Promise<PositionRow | undefined> {
   const [row] = await sql<PositionRow[]>`
-    select p.id, p.tag, p.name, a.name as area, pl.name as plant, p.version, p.deleted_at is not null as deleted, s.id as "studyId"
+    select p.id, p.tag, p.name, a.name as area, pl.name as plant, pl.id as "plantId", p.version, p.deleted_at is not null as deleted, s.id as "studyId"
     from positions p
     join areas a on a.id = p.area_id
     join plants pl on pl.id = a.plant_id
@@ -175,14 +177,16 @@ export interface NewRevision {
 export type Saved =
   { readonly ok: true; readonly revision: Revision } | { readonly ok: false; readonly head: Revision | undefined };
 
-/** Solves a case with this core and keeps it as the study's newest revision, if `parent` still is its head. */
+/** Solves a case with this core and its plant's shelf, and keeps it as the study's newest revision, if `parent` still is its head. */
 export async function saveRevision(
   sql: Sql,
   studyId: string,
   parent: string | null,
   given: NewRevision,
 ): Promise<Saved> {
-  const result = solve(given.read);
+  const plant = await plantOfStudy(sql, studyId);
+  const shelf = plant ? await motorsOf(sql, plant, given.read.practice) : [];
+  const result = solve(given.read, shelf);
   return sql.begin(async (tx): Promise<Saved> => {
     const [study] = await tx<{ head: string | null }[]>`select head from studies where id = ${studyId} for update`;
     if (!study || study.head !== parent) {

@@ -1,12 +1,43 @@
+import type { Candidate, Change, nameplate, PoleOption, ScreenQuery } from '@pilgrim/core';
 import { wrap, type Remote } from 'comlink';
-import type { DraftAnswer, Solver } from './worker';
+import type { LogFile, LogQuestion } from '$lib/files/log';
+import type { DraftAnswer, RowsAnswer, Solver } from './worker';
 
-let remote: Remote<Solver> | undefined;
+const made = new Map<'typing' | 'aside', Remote<Solver>>();
 
-function solver(): Remote<Solver> {
-  remote ??= wrap<Solver>(new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' }));
-  return remote;
+/** The worker that answers typing, and one aside for what takes longer. */
+function solver(of: 'typing' | 'aside' = 'typing'): Remote<Solver> {
+  const known = made.get(of) ?? wrap<Solver>(new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' }));
+  made.set(of, known);
+  return known;
 }
+
+let shelf: readonly nameplate.ShelfEntry[] = [];
+
+/** Hands the own shelf's motors to the worker. */
+export async function bringShelf(entries: readonly nameplate.ShelfEntry[]): Promise<void> {
+  shelf = entries;
+  await solver().shelf(entries);
+}
+
+/** Reads a block of text from a plate, in the worker. */
+export const readPlateText = (text: string): Promise<nameplate.PlateText> => solver().plateText(text);
+
+export const screenedRows = (query: ScreenQuery, from: number, count: number): Promise<RowsAnswer> =>
+  solver().rows({ ...query, outcomes: [...query.outcomes] }, from, count);
+
+export const explained = (entries: readonly number[]): Promise<readonly Candidate[]> => solver().explain([...entries]);
+
+export const otherPoles = (): Promise<readonly PoleOption[]> => solver().poles();
+
+/** What would change the first choice of a draft; aside, so that typing goes on. */
+export async function wouldChange(draft: unknown): Promise<readonly Change[]> {
+  await solver('aside').shelf(shelf);
+  return solver('aside').changes(draft);
+}
+
+export const readLogFile = (bytes: Uint8Array, question: LogQuestion): Promise<LogFile> =>
+  solver('aside').log(bytes, question);
 
 /** Solves drafts in the worker, always the newest: one in work, one waiting, older ones dropped. */
 export class LatestSolver {

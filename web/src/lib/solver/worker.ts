@@ -1,6 +1,24 @@
-import { readDraft, solve, type CaseError, type Result } from '@pilgrim/core';
+import {
+  explainEntry,
+  nameplate,
+  poleOptions,
+  readDraft,
+  screenRows,
+  solveWith,
+  whatWouldChange,
+  type Candidate,
+  type CaseError,
+  type Change,
+  type Motor,
+  type PoleOption,
+  type Result,
+  type ScreenQuery,
+  type ScreenRow,
+  type Screening,
+} from '@pilgrim/core';
 import { expose } from 'comlink';
 import { z } from 'zod';
+import { readLog, type LogFile, type LogQuestion } from '$lib/files/log';
 
 // The content security policy forbids eval, which Zod would otherwise try.
 z.config({ jitless: true });
@@ -10,12 +28,63 @@ export interface DraftAnswer {
   readonly errors: readonly CaseError[];
 }
 
+export interface RowsAnswer {
+  readonly total: number;
+  readonly rows: readonly ScreenRow[];
+}
+
+/** Candidates put into words at every keystroke; the table asks the judged columns. */
+const toldWhileTyping = 12;
+
+let shelf: readonly nameplate.ShelfEntry[] = [];
+const shelfMotors = new Map<string, readonly Motor[]>();
+let screening: Screening | null = null;
+
+function motorsFor(practice: 'north-america' | 'iec'): readonly Motor[] {
+  const motors = shelfMotors.get(practice) ?? nameplate.shelfMotors(shelf, practice).motors;
+  shelfMotors.set(practice, motors);
+  return motors;
+}
+
 const solver = {
   /** Solves what can be read of a case being typed, and says what cannot. */
   draft(input: unknown): DraftAnswer {
     const { value, errors } = readDraft(input);
-    return { result: value ? solve(value) : null, errors };
+    if (!value) return { result: null, errors };
+    const solved = solveWith(value, motorsFor(value.practice), toldWhileTyping);
+    screening = solved.screening;
+    return { result: solved.result, errors };
   },
+  /** The motors of the own shelf, judged from now on beside the catalogue's. */
+  shelf(entries: readonly nameplate.ShelfEntry[]): void {
+    shelf = entries;
+    shelfMotors.clear();
+  },
+  /** A stretch of all motors as the newest draft judged them. */
+  rows(query: ScreenQuery, from: number, count: number): RowsAnswer {
+    if (!screening) return { total: 0, rows: [] };
+    const rows = screenRows(screening, query);
+    return { total: rows.length, rows: rows.slice(from, from + count) };
+  },
+  /** Candidates of the newest draft in words. */
+  explain(entries: readonly number[]): readonly Candidate[] {
+    const of = screening;
+    return of ? entries.map((entry) => explainEntry(of, entry)) : [];
+  },
+  /** The same machine on another number of poles. */
+  poles(): readonly PoleOption[] {
+    return screening ? poleOptions(screening) : [];
+  },
+  /** At which ambient, load, hours, price and static head the first choice changes. Takes about a second. */
+  changes(input: unknown): readonly Change[] {
+    const { value } = readDraft(input);
+    const solved = value && solveWith(value, motorsFor(value.practice));
+    return solved?.screening && solved.result.choice ? whatWouldChange(solved.screening) : [];
+  },
+  /** Reads a block of text from a plate into fields, and says what was not understood. */
+  plateText: (text: string): nameplate.PlateText => nameplate.readPlateText(text),
+  /** Reads a logger's file into the hours of a year. */
+  log: (bytes: Uint8Array, question: LogQuestion): LogFile => readLog(bytes, question),
 };
 
 export type Solver = typeof solver;

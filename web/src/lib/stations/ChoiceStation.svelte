@@ -1,9 +1,14 @@
 <script lang="ts">
+  import type { ScreenRow } from '@pilgrim/core';
+  import CandidateTable from '$lib/parts/CandidateTable.svelte';
   import ChoiceField from '$lib/parts/ChoiceField.svelte';
+  import CompareBench from '$lib/parts/CompareBench.svelte';
   import Figures from '$lib/parts/Figures.svelte';
   import Group from '$lib/parts/Group.svelte';
   import Mark from '$lib/parts/Mark.svelte';
+  import Requirements from '$lib/parts/Requirements.svelte';
   import VerdictList from '$lib/parts/VerdictList.svelte';
+  import WhatIf from '$lib/parts/WhatIf.svelte';
   import { useDesk } from '$lib/position/desk.svelte';
   import { words } from '$lib/names';
   import { methods, rankings } from './options';
@@ -12,11 +17,20 @@
   const result = $derived(desk().result);
   const choice = $derived(result?.choice);
   const counts = $derived(result?.counts);
-  let open = $state<string | null>(null);
-  const pinned = $derived(desk().value('motor.catalogue'));
+  const pinned = $derived(
+    desk().value('motor.catalogue') ?? (desk().value('motor.plate') ? 'a motor by its plate' : undefined),
+  );
+  let compared = $state<number[]>([]);
+
+  function compare(row: ScreenRow): void {
+    compared = compared.includes(row.entry)
+      ? compared.filter((e) => e !== row.entry)
+      : [...compared, row.entry].slice(-4);
+  }
 </script>
 
 {#if choice}
+  {@const [why, ...cautions] = choice.reasons}
   <Group title="Standing choice">
     <p class="flex items-center gap-2 text-[1.15rem] font-semibold" data-testid="choice">
       <Mark state={choice.outcome} size={16} />
@@ -28,11 +42,29 @@
         ? `, ${choice.control.ratedCurrent} A`
         : ''}
     </p>
-    <ul class="mb-3 list-disc pl-5">
-      {#each choice.reasons as reason (reason)}<li>{reason}</li>{/each}
-    </ul>
-    <Figures ids={['choice.ratedPower', 'choice.loading', 'point.motorSpeed', 'point.shaftPower']} />
+    <p class="mb-2" data-testid="why">{why}</p>
+    {#if cautions.length > 0}
+      <ul class="mb-2">
+        {#each cautions as caution (caution)}
+          <li class="flex items-start gap-2 py-0.5"><span class="mt-0.5"><Mark state="caution" /></span>{caution}</li>
+        {/each}
+      </ul>
+    {/if}
+    <Figures
+      ids={[
+        'choice.ratedPower',
+        'choice.loading',
+        'point.motorSpeed',
+        'point.shaftPower',
+        'choice.current',
+        'choice.breakdownTorque',
+        'choice.peakReserve',
+        'choice.windingTemperature',
+        'choice.insulationLife',
+      ]}
+    />
   </Group>
+  <Group title="What would change it"><WhatIf /></Group>
 {:else}
   <Group title="No choice">
     <p data-testid="choice">
@@ -43,6 +75,25 @@
   </Group>
 {/if}
 
+<Group
+  title="Candidates"
+  note={counts && counts.motors > 0
+    ? `${counts.motors.toLocaleString('en')} motors judged, each by its best method: ${counts.pass} pass, ${counts.caution} with cautions, ${counts.fail} fail.`
+    : undefined}
+>
+  <div class="mb-2 grid gap-3 sm:grid-cols-3">
+    <ChoiceField path="rules.ranking" label="Ranked by" options={rankings} none="life-cycle cost (house rule)" />
+    <ChoiceField path="method" label="Starting method" options={methods} none="compare all" />
+    {#if pinned !== undefined}<p class="self-center">
+        Pinned: {pinned}
+        <button type="button" class="link" onclick={() => desk().set('motor', undefined)}>unpin</button>
+      </p>{/if}
+  </div>
+  <CandidateTable {compared} {compare} />
+</Group>
+<Group title="Side by side"
+  ><CompareBench entries={compared} drop={(entry) => (compared = compared.filter((e) => e !== entry))} /></Group
+>
 {#if result && result.methods.length > 0}
   <Group title="How it could start and run">
     {#each result.methods as m (m.method)}
@@ -59,70 +110,4 @@
     {/each}
   </Group>
 {/if}
-
-<Group
-  title="Candidates"
-  note={counts && counts.motors > 0
-    ? `${counts.motors} motors judged: ${counts.pass} pass, ${counts.caution} with cautions, ${counts.fail} fail. The best fifty are shown.`
-    : undefined}
->
-  <div class="mb-2 grid gap-3 sm:grid-cols-3">
-    <ChoiceField path="rules.ranking" label="Ranked by" options={rankings} none="life-cycle cost (house rule)" />
-    <ChoiceField path="method" label="Starting method" options={methods} none="compare all" />
-    {#if typeof pinned === 'string'}<p class="self-center">
-        Pinned: {pinned}
-        <button type="button" class="link" onclick={() => desk().set('motor', undefined)}>unpin</button>
-      </p>{/if}
-  </div>
-  {#if (result?.candidates.length ?? 0) > 0}
-    <div class="max-h-[520px] overflow-auto" role="region" aria-label="Candidates" tabindex="-1">
-      <table class="dense">
-        <thead class="sticky top-0 bg-sheet">
-          <tr
-            ><th><span class="sr-only">Outcome</span></th><th>Motor</th><th>Method</th><th class="n">Speed</th><th
-              class="n">Current</th
-            ><th class="n">η</th><th>Frame</th><th class="n">Power margin</th><th class="n">Life-cycle</th><th
-              ><span class="sr-only">Pin</span></th
-            ></tr
-          >
-        </thead>
-        <tbody>
-          {#each result?.candidates ?? [] as c (c.motor.id)}
-            {@const power = c.verdicts.find((v) => v.requirement === 'power')}
-            <tr data-testid="candidate">
-              <td><Mark state={c.outcome} /></td>
-              <td
-                ><button
-                  type="button"
-                  class="link"
-                  aria-expanded={open === c.motor.id}
-                  onclick={() => (open = open === c.motor.id ? null : c.motor.id)}>{c.motor.name}</button
-                ></td
-              >
-              <td>{words(c.method)}</td>
-              <td class="n">{c.motor.speed}</td>
-              <td class="n">{c.motor.current}</td>
-              <td class="n">{(c.motor.efficiency * 100).toFixed(1)}</td>
-              <td>{c.motor.frame ?? '—'}</td>
-              <td class="n">{power?.margin == null ? '—' : `${(power.margin * 100).toFixed(0)} %`}</td>
-              <td class="n">{c.cost.lifeCycle.toLocaleString('en')}</td>
-              <td
-                ><button
-                  type="button"
-                  class="link"
-                  aria-label="Pin {c.motor.name}"
-                  onclick={() => desk().set('motor', { catalogue: c.motor.id })}>pin</button
-                ></td
-              >
-            </tr>
-            {#if open === c.motor.id}
-              <tr><td colspan="10" class="bg-paper"><VerdictList verdicts={c.verdicts} /></td></tr>
-            {/if}
-          {/each}
-        </tbody>
-      </table>
-    </div>
-  {:else}
-    <p class="text-quiet">No motor is judged until there is a load and nothing stops the work.</p>
-  {/if}
-</Group>
+<Group title="What is asked"><Requirements /></Group>

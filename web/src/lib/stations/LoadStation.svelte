@@ -1,82 +1,114 @@
 <script lang="ts">
   import Chart from '$lib/parts/Chart.svelte';
   import ChoiceField from '$lib/parts/ChoiceField.svelte';
+  import DemandDrawing from '$lib/parts/DemandDrawing.svelte';
+  import DemandKind from '$lib/parts/DemandKind.svelte';
+  import DemandFields from '$lib/parts/DemandFields.svelte';
+  import DutyEditor from '$lib/parts/DutyEditor.svelte';
   import Figures from '$lib/parts/Figures.svelte';
   import Group from '$lib/parts/Group.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
   import QuantityField from '$lib/parts/QuantityField.svelte';
+  import ShapeEditor from '$lib/parts/ShapeEditor.svelte';
+  import TrainEditor from '$lib/parts/TrainEditor.svelte';
   import { useDesk } from '$lib/position/desk.svelte';
-  import { demands, machines, shapes, trains } from './options';
+  import { machines, shapes } from './options';
 
   const desk = useDesk();
-  const kind = $derived(desk().value('load.demand.kind'));
+  const text = (path: string): string | undefined => {
+    const value = desk().value(path);
+    return typeof value === 'string' ? value : undefined;
+  };
+  const kind = $derived(text('load.demand.kind'));
+  const machine = $derived(text('load.machine'));
   const curve = $derived(desk().result?.curves.torqueSpeed);
+  const ownCurve = $derived(typeof desk().value('load.shape') === 'object');
+  const cyclic = $derived(desk().value('load.cycle') !== undefined);
 </script>
 
 <Group
   title="What the machine asks"
   note="Nobody has a feel for horsepower; force at a radius can be measured. Isolate and lock out before you put a scale on a shaft."
 >
-  <div class="grid gap-3 sm:grid-cols-3">
-    <ChoiceField path="load.machine" label="Machine" options={machines} />
-    <ChoiceField path="load.demand.kind" label="How the load is known" options={demands} />
-    {#if kind !== 'hoist'}<QuantityField
-        path="load.demand.speed"
-        label="Speed of the driven shaft"
-        dimension="speed"
-        placeholder="from the motor"
-      />{/if}
-    {#if kind === 'power'}
-      <QuantityField path="load.demand.power" label="Power at the driven shaft" dimension="power" />
-    {:else if kind === 'torque'}
-      <QuantityField path="load.demand.torque" label="Torque at the driven shaft" dimension="torque" />
-    {:else if kind === 'pull'}
-      <QuantityField path="load.demand.force" label="Pull" dimension="force" />
-      <QuantityField path="load.demand.radius" label="At a radius of" dimension="length" placeholder="0.25 ft" />
-    {:else if kind === 'pump'}
-      <QuantityField path="load.demand.flow" label="Flow" dimension="flow" />
-      <QuantityField path="load.demand.head" label="Head" dimension="length" placeholder="20 m" />
-      <NumberField path="load.demand.efficiency" label="Pump efficiency" placeholder="0.74" />
-    {:else if kind === 'fan'}
-      <QuantityField path="load.demand.flow" label="Flow" dimension="flow" placeholder="42000 m³/h" />
-      <QuantityField path="load.demand.pressure" label="Total pressure" dimension="pressure" />
-      <NumberField path="load.demand.efficiency" label="Fan efficiency" placeholder="0.72" />
-    {:else if kind === 'hoist'}
-      <QuantityField path="load.demand.mass" label="Mass" dimension="mass" />
-      <QuantityField path="load.demand.speed" label="Rope speed" dimension="linearSpeed" />
-      <QuantityField path="load.demand.drumDiameter" label="Drum diameter" dimension="length" placeholder="400 mm" />
-      <NumberField path="load.demand.efficiency" label="Efficiency" placeholder="0.9" />
-    {/if}
+  <div class="grid gap-4 sm:grid-cols-[minmax(0,1fr)_210px]">
+    <div class="grid content-start gap-x-3 gap-y-1 sm:grid-cols-2">
+      <ChoiceField path="load.machine" label="Machine" options={machines} />
+      <DemandKind />
+      <DemandFields {kind} {machine} />
+      {#if kind}
+        <NumberField
+          path="load.demand.uncertainty"
+          label="May be off by, as a share"
+          placeholder={desk().figure('load.uncertainty')?.text ?? '0.1'}
+        />
+      {/if}
+    </div>
+    <DemandDrawing {kind} {machine} />
   </div>
+  <Figures
+    ids={[
+      'load.shareByPower',
+      'load.shareByCurrent',
+      'load.shareByCurrentRatio',
+      'load.shareBySlip',
+      'load.share',
+      'load.gasDensity',
+      'load.fanPressure',
+      'load.beltForce',
+      'load.breakawayRatio',
+      'load.staticFraction',
+      'load.loweringPower',
+      'load.holdingTorque',
+      'load.torque',
+      'load.speed',
+      'load.power',
+      'load.uncertainty',
+    ]}
+    empty="Give a pull and a radius, a torque, a power, or what the running motor takes."
+  />
 </Group>
-<Group title="Train and torque shape">
-  <div class="grid gap-3 sm:grid-cols-3">
-    <ChoiceField path="load.train.kind" label="Between motor and machine" options={trains} />
-    <NumberField path="load.train.ratio" label="Ratio, motor ÷ driven speed" placeholder="1" />
-    <NumberField path="load.train.efficiency" label="Efficiency of the train" placeholder="usual for its kind" />
-    <ChoiceField path="load.shape" label="Torque against speed" options={shapes} none="usual for the machine" />
+<Group title="Between motor and machine"><TrainEditor /></Group>
+<Group
+  title="Torque against speed, and getting it moving"
+  note="Shares of the torque and speed of the demand; what the machine usually asks until you say otherwise."
+>
+  <ShapeEditor />
+  <div class="mt-2 grid gap-3 sm:grid-cols-3">
+    <ChoiceField
+      path="load.shape"
+      label="Torque against speed"
+      options={shapes}
+      none={ownCurve ? 'my own curve, above' : 'usual for the machine'}
+    />
     <NumberField path="load.breakaway" label="Breakaway ÷ steady torque" placeholder="usual for the machine" />
-    <QuantityField path="load.inertia" label="Inertia at the driven shaft" dimension="inertia" />
+    <NumberField path="load.startRatio" label="Starts unloaded, at a share of" placeholder="1, loaded" />
     <NumberField path="load.overload.ratio" label="Overload ÷ steady torque" placeholder="1" />
-    <NumberField path="rules.sizingMargin" label="Margin on power (house rule)" placeholder="1.1, with dirt 1.15" />
+    <QuantityField path="load.overload.duration" label="Overload lasts" dimension="time" placeholder="60 s" />
     <QuantityField path="load.maxStartTime" label="At speed within" dimension="time" placeholder="no limit" />
   </div>
 </Group>
-<Group title="What follows">
+<details class="box mb-4 p-3" open={cyclic}>
+  <summary class="text-[1.05rem] font-semibold">Duty cycle</summary>
+  <DutyEditor />
+</details>
+<Group title="What the motor must give">
+  <div class="grid gap-3 sm:grid-cols-3">
+    <NumberField path="rules.sizingMargin" label="Margin on power (house rule)" placeholder="1.1, with dirt 1.15" />
+  </div>
   <Figures
     ids={[
-      'load.torque',
       'load.motorTorque',
-      'load.speed',
       'load.motorSpeed',
-      'load.power',
       'load.motorPower',
+      'load.powerLow',
+      'load.powerHigh',
       'load.margin',
       'load.requiredPower',
       'load.breakawayTorque',
       'load.inertiaAtMotor',
+      'load.beltPull',
     ]}
-    empty="Give a pull and a radius, a torque, or a power."
+    empty="Nothing follows until the load is known."
   />
 </Group>
 {#if curve}

@@ -3,7 +3,7 @@
   import Mark from '$lib/parts/Mark.svelte';
   import VerdictList from '$lib/parts/VerdictList.svelte';
   import { useDesk } from '$lib/position/desk.svelte';
-  import { figureName, stationIds, stationNames, words } from '$lib/names';
+  import { cited, figureName, stationIds, stationNames, words } from '$lib/names';
   import { textOf } from '$lib/reading.svelte';
   import { cautions } from './cautions';
 
@@ -21,9 +21,8 @@
       )
       .filter(([, list]) => list.length > 0),
   );
-  const sections = ['supply', 'load', 'place', 'speed', 'money', 'plate'] as const;
-  const cited = (s: { title: string; edition?: string; part?: string; fromMemory: boolean }): string =>
-    [s.title, s.edition, s.part].filter(Boolean).join(', ') + (s.fromMemory ? ' (from memory)' : '');
+  const facts = $derived((result?.facts ?? []).filter((f) => f.station === 'plate'));
+  const sections = ['supply', 'load', 'place', 'speed', 'money', 'plate', 'measured', 'history'] as const;
 
   /** The case as typed, one line a field. */
   function lines(value: unknown, path: string): readonly (readonly [string, string])[] {
@@ -74,7 +73,8 @@
     {#each result?.findings ?? [] as f (f.id + f.text)}
       <li class="flex gap-2 py-0.5">
         <span class="mt-1"><Mark state={f.level} /></span><span
-          ><span class="font-medium">{stationNames[f.station]}:</span> {f.text}</span
+          ><span class="font-medium">{stationNames[f.station]}:</span>
+          {f.text}{#if f.accepted}<em> Let stand: {f.accepted}</em>{/if}</span
         >
       </li>
     {:else}<li class="text-quiet">No findings.</li>{/each}
@@ -96,6 +96,40 @@
       {/if}
     {/each}
   </div>
+
+  {#if facts.length > 0}
+    <h2>The old motor</h2>
+    <table class="dense mb-4">
+      <tbody>
+        {#each facts as f (f.id)}
+          <tr
+            ><td>{f.label}{f.estimate ? ' · estimate' : ''}</td><td class="font-semibold">{f.text}</td><td
+              >{cited(f.source)}</td
+            ></tr
+          >
+        {/each}
+      </tbody>
+    </table>
+  {/if}
+  {#if result?.replacement}
+    <h2>Old motor against {result.replacement.name}</h2>
+    <table class="dense mb-4">
+      <thead><tr><th>Line</th><th>Old</th><th>New</th><th>Verdict</th></tr></thead>
+      <tbody>
+        {#each result.replacement.lines as l (l.item)}
+          <tr><td>{l.item}</td><td>{l.old}</td><td>{l.new}</td><td>{l.likeness}. {l.text}</td></tr>
+        {/each}
+      </tbody>
+    </table>
+  {/if}
+  {#if result?.history}
+    <h2>Why the old one failed</h2>
+    <ul class="mb-4 list-disc pl-5">
+      {#each result.history.causes.filter((c) => c.likelihood !== 'unlikely') as c (c.cause)}
+        <li>{c.title} ({c.likelihood}): {c.reasons.join(' ')} {c.remedy}</li>
+      {/each}
+    </ul>
+  {/if}
 
   <h2>Figures</h2>
   {#each groups as [station, list] (station)}

@@ -2,26 +2,15 @@
   import ChoiceField from '$lib/parts/ChoiceField.svelte';
   import Figures from '$lib/parts/Figures.svelte';
   import Group from '$lib/parts/Group.svelte';
+  import LogImport from '$lib/parts/LogImport.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
-  import { putAt, type Json } from '$lib/position/paths';
+  import Rows from '$lib/parts/Rows.svelte';
+  import YearBars from '$lib/parts/YearBars.svelte';
   import { useDesk } from '$lib/position/desk.svelte';
   import { controls, needs } from './options';
 
   const desk = useDesk();
-  const rows = $derived.by((): readonly unknown[] => {
-    const value = desk().value('speed.profile');
-    return Array.isArray(value) ? value : [];
-  });
-
-  function add(): void {
-    desk().change('', (draft) =>
-      putAt(draft, 'speed.profile', [...(rows as readonly Json[]), { hours: 1000, flow: 1 }]),
-    );
-  }
-  function drop(index: number): void {
-    const left = (rows as readonly Json[]).filter((_, i) => i !== index);
-    desk().change('', (draft) => putAt(draft, 'speed.profile', left.length > 0 ? left : undefined));
-  }
+  const staticHead = $derived(desk().figure('load.staticFraction')?.text);
 </script>
 
 <Group title="What speed is for">
@@ -33,22 +22,28 @@
     <NumberField
       path="speed.staticFraction"
       label="Static ÷ total head"
-      placeholder="0"
+      placeholder={staticHead ? `${staticHead}, from the pump’s head` : '0'}
       hint="a pump must lift the water first"
     />
   </div>
 </Group>
-<Group title="The year" note="Hours at each flow, as a share of the flow of the demand; 8784 hours at most.">
-  {#each rows as _, i (i)}
-    <div class="grid grid-cols-[1fr_1fr_auto] items-start gap-3">
-      <NumberField path="speed.profile[{i}].hours" label="Hours a year" />
-      <NumberField path="speed.profile[{i}].flow" label="Flow" />
-      <button type="button" class="push mt-[21px]" aria-label="Remove row {i + 1}" onclick={() => drop(i)}
-        >Remove</button
-      >
-    </div>
-  {/each}
-  <button type="button" class="push" data-path="speed.profile" onclick={add}>Add a row</button>
+<Group
+  title="The year"
+  note="Hours at each flow, as a share of the flow of the demand: draw them, type them, or bring in what a logger wrote."
+>
+  <YearBars />
+  <div class="my-3"><LogImport /></div>
+  <details open>
+    <summary class="mb-1 font-medium">As numbers</summary>
+    <Rows path="speed.profile" name="row" blank={{ hours: 1000, flow: 1 }}>
+      {#snippet row(i)}
+        <div class="grid grid-cols-2 gap-3">
+          <NumberField path="speed.profile[{i}].hours" label="Hours a year" />
+          <NumberField path="speed.profile[{i}].flow" label="Flow" />
+        </div>
+      {/snippet}
+    </Rows>
+  </details>
 </Group>
 <Group title="What follows">
   <Figures ids={['speed.hours', 'speed.meanFlow']} empty="Add the hours of a year." />

@@ -7,6 +7,7 @@ export const practices: Options = [
   ['north-america', 'North America'],
   ['iec', 'IEC'],
 ];
+export const conditions = same('missing', 'burnt');
 export const machines = same(
   'conveyor', 'screw-conveyor', 'bucket-elevator', 'hoist', 'centrifugal-pump', 'deep-well-pump', 'displacement-pump',
   'centrifugal-fan', 'blower', 'compressor', 'mixer', 'crusher', 'mill', 'machine-tool', 'winder', 'other',
@@ -23,7 +24,9 @@ export const demands: Options = [
   ['pull', 'pull at a radius'],
   ['pump', 'pump: flow and head'],
   ['fan', 'fan: flow and pressure'],
+  ['conveyor', 'conveyor: material moved'],
   ['hoist', 'hoist: mass and speed'],
+  ['measured', 'read at the running motor'],
 ];
 export const trains = same('direct', 'belt', 'gearbox', 'chain');
 export const dirt = same('clean', 'dusty', 'dirty');
@@ -31,6 +34,18 @@ export const water = same('dry', 'drips', 'splash', 'washdown', 'outdoor');
 export const yesNo: Options = [
   [true, 'yes'],
   [false, 'no'],
+];
+export const mountings: Options = [
+  ['floor', 'on its feet'],
+  ['wall', 'on a wall'],
+  ['ceiling', 'from the ceiling'],
+  ['shaft-up', 'shaft up'],
+  ['shaft-down', 'shaft down'],
+  ['flange', 'on its flange'],
+];
+export const housings: Options = [
+  ['wall', 'on the wall'],
+  ['cabinet', 'in a cabinet'],
 ];
 export const hangs = same('indoor-clean', 'at-the-motor', 'outdoor');
 export const needs: Options = [
@@ -63,5 +78,6 @@ export const rankings: Options = [
   ['life-cycle', 'life-cycle cost'],
   ['price', 'price'],
   ['efficiency', 'efficiency'],
+  ['shelf', 'delivery: own shelf first'],
   ['margin', 'margin'],
 ];

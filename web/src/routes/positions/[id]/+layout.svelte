@@ -23,7 +23,7 @@
   $effect(() => {
     if (desk.studyId === data.position.studyId) return;
     desk = untrack(deskOf);
-    void desk.wake();
+    void desk.wake().then(() => desk.bringShelf(data.position.plantId));
   });
 
   /** Moves the cursor to a field, on whichever station it stands. */
@@ -36,6 +36,8 @@
       fields.find((f) => f.dataset.path === path) ??
       fields.find((f) => f.dataset.path?.startsWith(`${path}.`)) ??
       fields.find((f) => path.startsWith(`${f.dataset.path ?? '?'}.`) || f.dataset.path?.startsWith(`${path}[`));
+    // A field in a folded part is unfolded first.
+    for (let part = target?.closest('details'); part; part = part.parentElement?.closest('details')) part.open = true;
     target?.focus();
     target?.scrollIntoView({ block: 'center' });
   }
@@ -44,7 +46,7 @@
     navigate(resolve('/positions/[id]/[station]', { id: data.position.id, station: to }), { noScroll: true });
 
   onMount(() => {
-    void desk.wake();
+    void desk.wake().then(() => desk.bringShelf(data.position.plantId));
     const stationKeys = Object.fromEntries(
       stationIds.map((id, i) => [
         `Alt+Digit${(i + 1) % 10}`,

@@ -1,0 +1,24 @@
+import { database } from '$lib/server/database';
+import { answer, fileLimit, idOf, jsonResponse, readBody, refuse } from '$lib/server/http';
+import { cleanImage } from '$lib/server/image';
+import { keepPhotograph, photographLimit, photographsOf, photographsPerPosition } from '$lib/server/photographs';
+import { findPosition } from '$lib/server/positions';
+
+export const GET = ({ params }) =>
+  answer(async () => jsonResponse(await photographsOf(await database(), idOf(params.id))));
+
+export const POST = ({ params, request, url }) =>
+  answer(async () => {
+    const id = idOf(params.id);
+    const sql = await database();
+    const position = await findPosition(sql, id);
+    if (!position || position.deleted) throw refuse(404, 'There is no such position');
+    const name = (url.searchParams.get('name') ?? '').trim().slice(0, 200) || 'photograph';
+    const bytes = await readBody(request, fileLimit);
+    if (bytes.length > photographLimit) throw refuse(413, 'A photograph may have 12 MB');
+    const image = cleanImage(bytes);
+    if (!image) throw refuse(415, 'Send a photograph as JPEG, PNG or WebP');
+    const kept = await keepPhotograph(sql, id, name, image);
+    if (!kept) throw refuse(409, `A position keeps ${photographsPerPosition} photographs; remove one first`);
+    return jsonResponse(kept, 201, { location: `/api/v1/photographs/${kept.id}` });
+  });

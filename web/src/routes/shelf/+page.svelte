@@ -1,0 +1,160 @@
+<script lang="ts">
+  import { goto, invalidateAll } from '$app/navigation';
+  import { resolve } from '$app/paths';
+  import Group from '$lib/parts/Group.svelte';
+  import ListImport from '$lib/parts/ListImport.svelte';
+  import PlateToShelf from '$lib/parts/PlateToShelf.svelte';
+
+  let { data } = $props();
+  const shownAtOnce = 200;
+  let query = $state('');
+  let message = $state('');
+  const plant = $derived(data.plant);
+  const rows = $derived(data.motors);
+  const found = $derived.by(() => {
+    const words = query.toLowerCase().split(/\s+/).filter(Boolean);
+    return rows.filter((r) => words.every((w) => r.text.includes(w)));
+  });
+
+  async function changed(text: string): Promise<void> {
+    message = text;
+    await invalidateAll();
+  }
+  async function put(id: string, name: string, change: { quantity?: number; place?: string }): Promise<void> {
+    const response = await fetch(`/api/v1/shelf/${id}`, {
+      method: 'PATCH',
+      headers: { 'content-type': 'application/json', 'if-match': `"${plant?.shelfVersion ?? 0}"` },
+      body: JSON.stringify(change),
+    });
+    if (response.ok) await changed(`${name} was changed.`);
+    else if (response.status === 412) await changed('Somebody changed the shelf in between; it was read again.');
+    else message = `${name} was not changed: write a whole number, zero or more.`;
+  }
+  async function remove(id: string, name: string): Promise<void> {
+    const response = await fetch(`/api/v1/shelf/${id}`, {
+      method: 'DELETE',
+      headers: { 'if-match': `"${plant?.shelfVersion ?? 0}"` },
+    });
+    await changed(
+      response.ok ? `${name} is off the shelf.` : 'Somebody changed the shelf in between; it was read again.',
+    );
+  }
+  async function save(): Promise<void> {
+    if (!plant) return;
+    const response = await fetch(`/api/v1/plants/${plant.id}/shelf`, { headers: { accept: 'text/csv' } });
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(await response.blob());
+    link.download = 'own-shelf.csv';
+    link.click();
+    URL.revokeObjectURL(link.href);
+  }
+</script>
+
+<svelte:head><title>Own shelf · Pilgrim</title></svelte:head>
+
+<main id="desk" class="mx-auto max-w-[1440px] px-4 py-4">
+  <div class="mb-3 flex flex-wrap items-center gap-3">
+    <h1 class="mr-4">Own shelf{plant ? ` of ${plant.name}` : ''}</h1>
+    {#if data.plants.length > 1}
+      <label class="flex items-center gap-2"
+        ><span class="text-quiet">Plant</span>
+        <select
+          class="field"
+          value={plant?.id}
+          onchange={(e) => void goto(resolve(`/shelf?plant=${e.currentTarget.value}`))}
+        >
+          {#each data.plants as p (p.id)}<option value={p.id}>{p.name}</option>{/each}
+        </select></label
+      >
+    {/if}
+    <label class="flex items-center gap-2"
+      ><span class="text-quiet">Find</span>
+      <input class="field w-64" type="search" placeholder="name, power, frame, place" bind:value={query} /></label
+    >
+    <span class="flex-1"></span>
+    <button type="button" class="push" disabled={rows.length === 0} onclick={() => void save()}>Save as CSV</button>
+  </div>
+  <p class="mb-3 text-quiet">
+    What lies here or is quoted is judged beside the catalogue at every position of the plant; ranked by delivery it
+    comes first.
+  </p>
+  <p class="min-h-5" role="status">{message}</p>
+  {#if plant}
+    <div class="grid items-start gap-4 lg:grid-cols-2">
+      <Group title="Bring in a list"
+        ><ListImport
+          plantId={plant.id}
+          columns={data.columns}
+          taken={(n) => void changed(`${n.toLocaleString('en')} motors were taken.`)}
+        /></Group
+      >
+      <Group title="Add a motor from its plate"
+        ><PlateToShelf plantId={plant.id} added={(name) => void changed(`${name} is on the shelf.`)} /></Group
+      >
+    </div>
+    {#if rows.length === 0}
+      <p class="box p-6">
+        Nothing on the shelf yet. Bring in the list of the store, or type what a spare’s plate says: then the choice
+        knows what is there.
+      </p>
+    {:else if found.length === 0}
+      <p class="box p-6">Nothing here is called “{query}”.</p>
+    {:else}
+      <div class="box overflow-x-auto">
+        <table class="dense middle" data-testid="shelf">
+          <thead>
+            <tr
+              ><th>Motor</th><th>Power</th><th>Voltage</th><th>Current</th><th>Speed</th><th>Frame</th><th>Enclosure</th
+              ><th class="n">How many</th><th>Where</th><th>Taken as usual</th><th
+                ><span class="sr-only">Remove</span></th
+              ></tr
+            >
+          </thead>
+          <tbody>
+            {#each found.slice(0, shownAtOnce) as m (m.id)}
+              <tr>
+                <td>{m.name}</td><td>{m.power}</td><td>{m.voltage}</td><td>{m.current}</td><td>{m.speed}</td><td
+                  >{m.frame}</td
+                ><td>{m.enclosure}</td>
+                <td class="n"
+                  ><input
+                    class="field w-20 text-right"
+                    type="number"
+                    min="0"
+                    aria-label="How many of {m.name}"
+                    value={m.quantity}
+                    onchange={(e) => void put(m.id, m.name, { quantity: e.currentTarget.valueAsNumber })}
+                  /></td
+                >
+                <td
+                  ><input
+                    class="field min-w-28"
+                    aria-label="Where {m.name} lies"
+                    value={m.place}
+                    onchange={(e) => void put(m.id, m.name, { place: e.currentTarget.value })}
+                  /></td
+                >
+                <td class="text-quiet">{m.assumed}</td>
+                <td
+                  ><button
+                    type="button"
+                    class="link"
+                    aria-label="Take {m.name} off the shelf"
+                    onclick={() => void remove(m.id, m.name)}>take off</button
+                  ></td
+                >
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+      </div>
+      {#if found.length > shownAtOnce}
+        <p class="mt-2 text-quiet">
+          {(found.length - shownAtOnce).toLocaleString('en')} more: narrow the search to see them.
+        </p>
+      {/if}
+    {/if}
+  {:else}
+    <p class="box p-6">There is no plant yet: start a position first.</p>
+  {/if}
+</main>
