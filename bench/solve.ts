@@ -1,17 +1,77 @@
 import { readFileSync } from 'node:fs';
 import { Bench } from 'tinybench';
-import { genericMotors, readCase, solve } from '@pilgrim/core';
+import {
+  comparedMethods,
+  genericMotors,
+  judge,
+  nameplate,
+  poleOptions,
+  readCase,
+  screenRows,
+  solve,
+  solveWith,
+  whatWouldChange,
+  type Motor,
+} from '@pilgrim/core';
 
-/** Full solve over the catalogue of one practice, and reading the case. */
+/** Screening, full solves over the catalogue and with a large own shelf, and what a screen asks besides. */
 const text = readFileSync(new URL('../demo/example.case.json', import.meta.url), 'utf8');
 const reading = readCase(JSON.parse(text));
 if (!reading.ok) throw new Error('the example is not a valid case');
 const input = reading.value;
-const motors = genericMotors().filter((m) => m.practice === input.practice).length;
+const all = genericMotors();
+const motors = all.filter((m) => m.practice === input.practice).length;
+const solved = solveWith(input);
+const screening = solved.screening;
+if (!screening) throw new Error('the example is not screened');
+const { needs } = screening;
+
+/** An invented store of 5,000 motors: the catalogue's plates, stamped again and again. */
+const entries = Array.from({ length: 5000 }, (_, i): nameplate.ShelfEntry => {
+  const m = all[i % all.length];
+  if (!m) throw new Error('no motor');
+  return {
+    id: `shelf-${i}`,
+    name: `Store ${i}`,
+    plate: {
+      power: m.powerText,
+      voltage: m.voltageText,
+      current:
+        m.connections.length === 3
+          ? `${m.connections[0]?.current}-${m.connections[1]?.current}/${m.connections[2]?.current} A`
+          : `${m.connections.map((c) => c.current).join('/')} A`,
+      speed: `${m.speed} rpm`,
+      frequency: `${m.frequency} Hz`,
+      enclosure: m.enclosureText,
+    },
+    quantity: 1,
+    place: 'store',
+    price: null,
+  };
+});
+const shelf: readonly Motor[] = nameplate.shelfMotors(entries, input.practice).motors;
 
 const bench = new Bench({ time: 1000 });
-bench.add(`read a case`, () => void readCase(JSON.parse(text)));
+bench.add('read a case', () => void readCase(JSON.parse(text)));
+bench.add(
+  `screen the whole catalogue: ${all.length} motors × ${comparedMethods.length} methods, every verdict and margin`,
+  () => void judge(needs, all, comparedMethods),
+);
 bench.add(`solve over ${motors} motors × 4 methods, subject told`, () => void solve(input));
+bench.add(`the same with ${shelf.length} motors of the own shelf`, () => void solve(input, shelf));
+bench.add(
+  'all rows of the table, sorted',
+  () =>
+    void screenRows(screening, {
+      outcomes: ['pass', 'caution', 'fail'],
+      text: '',
+      shelfOnly: false,
+      sort: 'lifeCycle',
+      descending: false,
+    }),
+);
+bench.add('the same machine on other poles', () => void poleOptions(screening));
+bench.add('what would change the choice', () => void whatWouldChange(screening));
 await bench.run();
 for (const task of bench.tasks) {
   const result = task.result;

@@ -93,18 +93,18 @@ test('the plate is stamped in its practice, rings what contradicts, and says wha
 }) => {
   const { id } = await ownPosition(request, 'D-5', '08-kn-430.json');
   await openStation(page, id, 'plate');
-  await expect(page.getByLabel('HP', { exact: true })).toHaveValue('10 hp');
+  await expect(page.getByLabel('HP, Rated power', { exact: true })).toHaveValue('10 hp');
   const plate = page.getByRole('group', { name: 'Motor plate' });
   await expect(plate.locator('[data-figure="plate.poles"]')).toContainText('4');
-  await page.getByLabel('RPM').fill('1800 rpm');
+  await page.getByLabel('RPM, Full-load speed', { exact: true }).fill('1800 rpm');
   await expect(page.getByTestId('findings')).toContainText('synchronous speed itself');
-  await expect(page.getByLabel('RPM')).toHaveClass(/ringed/);
-  await page.getByLabel('RPM').fill('1760 rpm');
-  await expect(page.getByLabel('RPM')).not.toHaveClass(/ringed/);
-  await page.getByLabel('SF').fill('big');
+  await expect(page.getByLabel('RPM, Full-load speed', { exact: true })).toHaveClass(/ringed/);
+  await page.getByLabel('RPM, Full-load speed', { exact: true }).fill('1760 rpm');
+  await expect(page.getByLabel('RPM, Full-load speed', { exact: true })).not.toHaveClass(/ringed/);
+  await page.getByLabel('SF, Service factor', { exact: true }).fill('big');
   await expect(plate).toContainText('write a number from 1 up to 2');
   await page.getByLabel('Practice').selectOption('IEC');
-  await expect(page.getByLabel('cos φ')).toBeVisible();
+  await expect(page.getByLabel('cos φ, Power factor')).toBeVisible();
 });
 
 test('finding narrows the plant; what is not there is said; a file that is no position is refused', async ({

@@ -133,7 +133,7 @@ test('a new position starts from nothing but a name', async ({ page }) => {
   await page.getByLabel('Area').fill('Kilning');
   await page.getByRole('button', { name: 'Start it' }).click();
   await expect(page.getByRole('heading', { name: 'Rootlet blower' })).toBeVisible();
-  await page.getByLabel('VOLTS').fill('400/690 V');
+  await page.getByLabel('VOLTS', { exact: true }).fill('400/690 V');
   await page.getByRole('link', { name: /^Load/ }).click();
   await page.getByLabel('How the load is known').selectOption('pull at a radius');
   await page.getByLabel('Pull', { exact: true }).fill('300 N');

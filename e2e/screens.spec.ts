@@ -7,6 +7,7 @@ const screens = [
   ['plant', '/'],
   ...stations.map((s) => [s, `/positions/${demoId('07')}/${s}`] as const),
   ...stations.map((s) => [`${s}, nothing but a name`, `/positions/${demoId('10')}/${s}`] as const),
+  ['own shelf', '/shelf'],
   ['choice, stopped', `/positions/${demoId('02')}/choice`],
   ['nothing there', '/positions/nonsense/plate'],
 ] as const;
