@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { physics, q, type CaseText } from '@pilgrim/core';
+import { motorById, physics, q, type CaseText } from '@pilgrim/core';
 import { figure, findingIds, horsepower, solved } from './cases';
 
 type Load = NonNullable<CaseText['load']>;
@@ -226,11 +226,12 @@ describe('duty cycle', () => {
       }); // prettier-ignore
     const verdict = (r: ReturnType<typeof solved>) =>
       r.candidates[0]?.verdicts.find((v) => v.requirement === 'peak-torque');
-    // 22 kW breaks down at 1.9 × rated (IEC 60034-12, from memory): 2.2 × a load of 19 kW at 1475 against 22 kW at 1479.
-    expect(verdict(peaky(1.5))?.outcome).toBe('pass');
-    expect(verdict(peaky(2))?.outcome).toBe('caution');
-    expect(verdict(peaky(2.3))?.outcome).toBe('fail');
-    expect(verdict(peaky(2, '370 V'))?.outcome).toBe('fail');
+    // What the motor's breakdown torque is to this load: 22 kW at 1479 against 19 kW at 1475.
+    const most = ((motorById('iec-ip55-ie3-22kW-4p')?.breakdownTorque ?? NaN) * 22 * 1475) / (19 * 1479);
+    expect(verdict(peaky(0.75 * most))?.outcome).toBe('pass');
+    expect(verdict(peaky(0.95 * most))?.outcome).toBe('caution');
+    expect(verdict(peaky(1.05 * most))?.outcome).toBe('fail');
+    expect(verdict(peaky(0.95 * most, '370 V'))?.outcome).toBe('fail');
     expect(figure(peaky(2), 'choice.peakReserve')).toBeCloseTo(verdict(peaky(2))?.margin ?? NaN, 3);
   });
   it.each([

@@ -3,7 +3,9 @@ import * as iecTables from '../practice/iec/tables';
 import * as naTables from '../practice/north-america/tables';
 import {
   heightOf,
+  modelBreakdownTorque,
   modelInertia,
+  modelLockedRotorCurrent,
   modelMass,
   modelPowerFactor,
   modelPrice,
@@ -11,6 +13,7 @@ import {
   turndowns,
   usualConstruction,
   usualSlip,
+  type Rated,
 } from './models';
 import type { Connection, EnclosureClass, Motor } from './motor';
 
@@ -203,6 +206,15 @@ function motor(tradition: Tradition, series: Series, rating: number, poles: Pole
   const letter = series.hard ? tradition.hardDesign : tradition.design;
   const hard = series.hard ? practice.design(letter, power, poles) : undefined;
   const lockedRotorTorque = hard?.lockedRotorTorque ?? practice.lockedRotorTorque(power, poles).value;
+  const rated: Rated = {
+    current: connections.at(-1)?.current ?? 0,
+    slip: 1 - speed / synchronous,
+    powerFactor,
+    efficiency,
+    lockedRotorTorque,
+  };
+  const lockedRotorCurrent = modelLockedRotorCurrent(practice.lockedRotorCurrent(power, top).value, rated);
+  const leastBreakdown = hard?.breakdownTorque ?? practice.breakdownTorque(power, poles).value;
   const special = series.hard ? ` design ${letter}` : '';
   return {
     id: `${tradition.key}-${series.key}-${String(rating).replace('.', '_')}${unitText}-${poles}p`,
@@ -229,10 +241,10 @@ function motor(tradition: Tradition, series: Series, rating: number, poles: Pole
     insulation: 'F',
     leads: winding.leads,
     deltaVoltage: winding.delta,
-    lockedRotorCurrent: practice.lockedRotorCurrent(power, top).value,
+    lockedRotorCurrent,
     lockedRotorTorque,
     pullUpTorque: series.hard ? 0.7 * lockedRotorTorque : practice.pullUpTorque(power, poles).value,
-    breakdownTorque: hard?.breakdownTorque ?? practice.breakdownTorque(power, poles).value,
+    breakdownTorque: modelBreakdownTorque(leastBreakdown, lockedRotorCurrent, series.hard === true, rated),
     inertia: modelInertia(power, synchronous),
     mass: modelMass(power, poles, series.enclosure, construction),
     sound: modelSound(heightOf(frame, practice.frameSystem, power), poles, practice.frequency, cooling),

@@ -45,6 +45,36 @@ export function modelPowerFactor(practice: PracticeId, power: number, poles: num
   return Number((four + (poles <= 2 ? 0.03 : poles <= 4 ? 0 : poles <= 6 ? -0.06 : -0.09)).toFixed(3));
 }
 
+/** What the rated values and the standards fix of a motor, for the models of its standstill and breakdown. */
+export interface Rated {
+  /** A at the voltage of the locked-rotor current. */
+  readonly current: number;
+  readonly slip: number;
+  readonly powerFactor: number;
+  readonly efficiency: number;
+  /** Locked-rotor torque ÷ rated torque. */
+  readonly lockedRotorTorque: number;
+}
+
+/**
+ * Locked-rotor current in A: the standard's `most`, but no more than a rotor can draw that gives this torque with a resistance not below its
+ * running one: torque at standstill is 3 I² R ÷ ω_s. The rotor's share of rated current is about the power factor.
+ */
+export function modelLockedRotorCurrent(most: number, r: Rated): number {
+  const possible = 0.97 * r.powerFactor * Math.sqrt(r.lockedRotorTorque / r.slip) * r.current;
+  return round(Math.min(most, possible), 4);
+}
+
+/**
+ * Breakdown torque ÷ rated torque: the standard's `least`, and no less than a double cage has that draws this current with this torque at
+ * standstill. The powers are a fit over such circuits (within an eighth), taken 7 % high, 6 % more for large motors of the design for hard starts.
+ */
+export function modelBreakdownTorque(least: number, lockedRotorCurrent: number, hard: boolean, r: Rated): number {
+  const ratio = lockedRotorCurrent / r.current;
+  const cage = 0.204 * ratio ** 1.754 * r.lockedRotorTorque ** -0.302 * r.slip ** 0.219 * (r.powerFactor * r.efficiency) ** -1.591; // prettier-ignore
+  return Number(Math.max(least, hard && ratio > 5.8 ? 1.06 * cage : cage).toFixed(2));
+}
+
 /**
  * Rotor inertia in kg·m²: 0.0685 hp^1.5 ÷ (n/1000)^1.8 lb·ft², the rotor's own part in NEMA MG 1 12.54.1's formula for
  * the inertia a motor can start (from memory). Power in W, synchronous speed in r/min.

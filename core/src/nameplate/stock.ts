@@ -1,12 +1,15 @@
 import {
   heightOf,
+  modelBreakdownTorque,
   modelInertia,
+  modelLockedRotorCurrent,
   modelMass,
   modelPowerFactor,
   modelPrice,
   modelSound,
   turndowns,
   usualConstruction,
+  type Rated,
   type EnclosureClass,
   type Motor,
   type Stock,
@@ -89,13 +92,21 @@ export function motorOfPlate(plate: Plate, asked: Practice, options: StockOption
   const design = practice.design(letter, power, poles);
   const code = plate.codeLetter === undefined ? undefined : practice.codeLetter(plate.codeLetter)?.value;
   const kva = code && (code.high ?? code.low);
+  const synchronous = (120 * frequency) / poles;
+  const lockedRotorTorque = design?.lockedRotorTorque ?? practice.lockedRotorTorque(power, poles).value;
+  const rated: Rated = {
+    current: top.current,
+    slip: 1 - speed / synchronous,
+    powerFactor,
+    efficiency,
+    lockedRotorTorque,
+  };
   const lockedRotorCurrent = usual(
     'codeLetter',
     kva === undefined ? undefined : (1000 * kva * (power / horsepower)) / (Math.sqrt(3) * top.voltage),
-    () => practice.lockedRotorCurrent(power, top.voltage).value,
+    () => modelLockedRotorCurrent(practice.lockedRotorCurrent(power, top.voltage).value, rated),
   );
-  const lockedRotorTorque = design?.lockedRotorTorque ?? practice.lockedRotorTorque(power, poles).value;
-  const synchronous = (120 * frequency) / poles;
+  const leastBreakdown = design?.breakdownTorque ?? practice.breakdownTorque(power, poles).value;
   const duty = plate.inverterDuty;
   const inverterDuty = duty !== undefined;
   const blower = /TEBC|IC\s*416/i.test(`${words} ${plate.cooling ?? ''}`);
@@ -140,7 +151,7 @@ export function motorOfPlate(plate: Plate, asked: Practice, options: StockOption
       lockedRotorCurrent,
       lockedRotorTorque,
       pullUpTorque: practice.pullUpTorque(power, poles).value,
-      breakdownTorque: design?.breakdownTorque ?? practice.breakdownTorque(power, poles).value,
+      breakdownTorque: modelBreakdownTorque(leastBreakdown, lockedRotorCurrent, /^[CH]/.test(letter), rated),
       inertia: modelInertia(power, synchronous),
       mass: plate.weight?.value ?? modelMass(power, poles, enclosure, construction),
       sound: modelSound(heightOf(frame, practice.frameSystem, power), poles, frequency, cooling),

@@ -16,6 +16,8 @@ export interface Circuit {
   /** Friction and windage at rated speed, with the cube of speed elsewhere. */
   readonly frictionLoss: number;
   readonly ratedSpeed: number;
+  /** Stands for the stray losses, which go with the square of current: Ω in series with the stator's own. None where left out. */
+  readonly strayResistance?: number;
   readonly cage2?: { readonly resistance: number; readonly reactance: number };
 }
 
@@ -32,21 +34,24 @@ export const at = {
   rotorLoss: 8,
   coreLoss: 9,
   friction: 10,
+  strayLoss: 11,
 } as const;
-export const answerLength = 11;
+export const answerLength = 12;
 
 /** Below this slip the rotor is taken as synchronous: its branch carries nothing. */
 const leastSlip = 1e-9;
 
+/** Where `seenAt` writes: series resistance and reactance of the machine in Ω a phase, and what each A² of line current brings. */
+export const seen = { resistance: 0, reactance: 1, airGap: 2, core: 3 } as const;
+export const seenLength = 4;
+
 /**
- * The steady state at slip s fed with line voltage U and frequency f, written into `out` (length `answerLength`): line current A, power
- * factor, input W, air-gap power W, electromagnetic torque N·m, shaft torque N·m, shaft power W, and losses W by kind. Reactances go with
- * frequency, core loss at constant flux with f^1.5. Exact complex arithmetic in plain numbers; allocates nothing. s of any sign, f above zero.
+ * The machine as its supply sees it at slip s and frequency f, written into `out` (length `seenLength`): series resistance and
+ * reactance per phase in Ω, and air-gap and core watts for each A² of line current. Reactances go with frequency, core loss at
+ * constant flux with f^1.5. Exact, and linear in voltage, so whatever stands in series adds to it. Allocates nothing; s of any sign, f above zero.
  */
-export function solveAt(c: Circuit, U: number, f: number, s: number, out: Float64Array): void {
+export function seenAt(c: Circuit, f: number, s: number, out: Float64Array): void {
   const k = f / c.frequency;
-  const x1 = c.statorReactance * k;
-  const xm = c.magnetisingReactance * k;
   const slip = Math.abs(s) < leastSlip ? leastSlip : s;
   // Rotor admittance: cages in parallel, each R/s + jX.
   let r = c.rotorResistance / slip;
@@ -64,33 +69,51 @@ export function solveAt(c: Circuit, U: number, f: number, s: number, out: Float6
   // Core loss as a conductance: at rated voltage and frequency it takes the stated loss.
   const gc = c.coreLoss > 0 ? c.coreLoss / (c.voltage * c.voltage * Math.sqrt(k)) : 0;
   const g = g2 + gc;
-  const b = b2 - 1 / xm;
+  const b = b2 - 1 / (c.magnetisingReactance * k);
   const yy = g * g + b * b;
-  // Impedance of stator and the rest in series.
-  const zr = c.statorResistance + g / yy;
-  const zx = x1 - b / yy;
-  const zz = zr * zr + zx * zx;
-  const phase = U / Math.sqrt(3);
-  const current = phase / Math.sqrt(zz);
-  const ee = (current * current) / yy;
-  const airGap = 3 * ee * g2;
-  const ws = (4 * Math.PI * f) / c.poles;
-  const torque = airGap / ws;
+  out[seen.resistance] = c.statorResistance + (c.strayResistance ?? 0) + g / yy;
+  out[seen.reactance] = c.statorReactance * k - b / yy;
+  out[seen.airGap] = (3 * g2) / yy;
+  out[seen.core] = (3 * gc) / yy;
+}
+
+/** Friction and windage in W at n r/min: with the cube of speed. */
+export const frictionAt = (c: Circuit, n: number): number => {
+  const x = Math.abs(n / c.ratedSpeed);
+  return c.frictionLoss * x * x * x;
+};
+
+const view = new Float64Array(seenLength);
+
+/**
+ * The steady state at slip s fed with line voltage U and frequency f, written into `out` (length `answerLength`): line current A, power
+ * factor, input W, air-gap power W, electromagnetic torque N·m, shaft torque N·m, shaft power W, and losses W by kind. Allocates nothing.
+ * s of any sign, f above zero.
+ */
+export function solveAt(c: Circuit, U: number, f: number, s: number, out: Float64Array): void {
+  seenAt(c, f, s, view);
+  const zr = view[seen.resistance] ?? 0;
+  const zx = view[seen.reactance] ?? 0;
+  const z = Math.sqrt(zr * zr + zx * zx);
+  const current = U / (Math.sqrt(3) * z);
+  const square = current * current;
+  const airGap = square * (view[seen.airGap] ?? 0);
+  const torque = (airGap * c.poles) / (4 * Math.PI * f);
   const n = ((120 * f) / c.poles) * (1 - s);
-  const share = n / c.ratedSpeed;
-  const friction = c.frictionLoss * Math.abs(share) ** 3;
+  const friction = frictionAt(c, n);
   const w = (n * Math.PI) / 30;
   const output = airGap * (1 - s) - friction;
   out[at.current] = current;
-  out[at.powerFactor] = zr / Math.sqrt(zz);
-  out[at.input] = 3 * current * current * zr;
+  out[at.powerFactor] = zr / z;
+  out[at.input] = 3 * square * zr;
   out[at.airGap] = airGap;
   out[at.torque] = torque;
   out[at.shaftTorque] = Math.abs(w) < 1e-9 ? torque : output / w;
   out[at.output] = output;
-  out[at.statorLoss] = 3 * current * current * c.statorResistance;
+  out[at.statorLoss] = 3 * square * c.statorResistance;
+  out[at.strayLoss] = 3 * square * (c.strayResistance ?? 0);
   out[at.rotorLoss] = airGap * s;
-  out[at.coreLoss] = 3 * ee * gc;
+  out[at.coreLoss] = square * (view[seen.core] ?? 0);
   out[at.friction] = friction;
 }
 
@@ -110,40 +133,59 @@ export function currentAt(c: Circuit, U: number, f: number, s: number): number {
 
 const golden = (Math.sqrt(5) - 1) / 2;
 
+/** Slips of the search for breakdown, from 0.0003 to 1 on a logarithmic scale. */
+const ladder = Float64Array.from({ length: 33 }, (_, i) => 10 ** (-3.5 + (3.5 * i) / 32));
+
+/** Electromagnetic torque in N·m at slip s for one volt between lines, squared. */
+function torquePerVolt(c: Circuit, f: number, s: number): number {
+  seenAt(c, f, s, view);
+  const zr = view[seen.resistance] ?? 0;
+  const zx = view[seen.reactance] ?? 0;
+  return ((view[seen.airGap] ?? 0) * c.poles) / (12 * Math.PI * f * (zr * zr + zx * zx));
+}
+
 /**
- * Breakdown: the largest torque between synchronism and standstill and the slip it stands at. Slips are searched on a logarithmic scale at 48
- * points, then between the neighbours of the best by golden section to a relative 1e-7 of slip; a double cage may have two humps, the higher counts.
+ * Breakdown: the largest torque between synchronism and standstill and the slip it stands at. Slips are searched on a logarithmic scale at 33
+ * points, then between the neighbours of the best by golden section to a relative `within` of slip; a double cage may have two humps, the higher counts.
  */
-export function breakdown(c: Circuit, U: number, f: number): { readonly torque: number; readonly slip: number } {
-  const points = 48;
-  const slipOf = (i: number): number => 10 ** (-3.5 + (3.5 * i) / points);
+export function breakdown(
+  c: Circuit,
+  U: number,
+  f: number,
+  within = 1e-7,
+): { readonly torque: number; readonly slip: number } {
   let best = 0;
   let most = -Infinity;
-  for (let i = 0; i <= points; i++) {
-    const t = torqueAt(c, U, f, slipOf(i));
-    if (t > most) [best, most] = [i, t];
+  for (let i = 0; i < ladder.length; i++) {
+    const t = torquePerVolt(c, f, ladder[i] ?? 1);
+    if (t > most) {
+      best = i;
+      most = t;
+    }
   }
-  let low = Math.log(slipOf(Math.max(0, best - 1)));
-  let high = Math.log(slipOf(Math.min(points, best + 1)));
+  let low = Math.log(ladder[Math.max(0, best - 1)] ?? 1);
+  let high = Math.log(ladder[best + 1] ?? 1);
   let a = high - golden * (high - low);
   let b = low + golden * (high - low);
-  let ta = torqueAt(c, U, f, Math.exp(a));
-  let tb = torqueAt(c, U, f, Math.exp(b));
-  while (high - low > 1e-7) {
+  let ta = torquePerVolt(c, f, Math.exp(a));
+  let tb = torquePerVolt(c, f, Math.exp(b));
+  while (high - low > within) {
     if (ta > tb) {
       high = b;
-      [b, tb] = [a, ta];
+      b = a;
+      tb = ta;
       a = high - golden * (high - low);
-      ta = torqueAt(c, U, f, Math.exp(a));
+      ta = torquePerVolt(c, f, Math.exp(a));
     } else {
       low = a;
-      [a, ta] = [b, tb];
+      a = b;
+      ta = tb;
       b = low + golden * (high - low);
-      tb = torqueAt(c, U, f, Math.exp(b));
+      tb = torquePerVolt(c, f, Math.exp(b));
     }
   }
   const slip = Math.exp((low + high) / 2);
-  return { torque: torqueAt(c, U, f, slip), slip };
+  return { torque: U * U * torquePerVolt(c, f, slip), slip };
 }
 
 /**

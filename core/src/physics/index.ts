@@ -14,3 +14,8 @@ export * from './heat';
 export * from './log';
 export * from './circuit';
 export * from './machine';
+export * from './fit';
+export * from './network';
+export * from './runup';
+export * from './driveRun';
+export * from './transient';

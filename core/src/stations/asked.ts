@@ -114,6 +114,8 @@ export const lines = {
   driveNever: 2,
   /** Some suppliers limit starting current from about here, W. */
   unlimitedStart: 4000,
+  /** Pull-up torque short of the load by more than this stalls: standards' least lies at most about a third under usual cages. */
+  pullUpNever: -0.33,
   /** Breakdown torque over the highest torque below which a pass is only a caution. */
   peakReserve: 0.25,
   /** Belts above this power want a roller bearing at the drive end, W. */

@@ -224,12 +224,12 @@ function judgeStart(bench: Bench, i: number, method: Method, line: number, own: 
   const reserve = torque / (load.torque * load.breakaway || 1e-9) - 1;
   slate.set(col.startingTorque, withReserve(reserve, lines.startReserve), reserve);
   if (drive) return;
-  // The standards' pull-up torque is the least they allow, so a shortage is a caution; one that even the breakdown torque, reduced
-  // as the method reduces torque at standstill, cannot make good is a fail.
+  // The standards' pull-up torque is the least they allow, so a shortage is a caution; one that no usual cage makes good, or not even
+  // the breakdown torque, reduced as the method reduces torque at standstill, is a fail.
   const share = torque / (lockedTorque || 1e-9);
   const asked = load.torque * bench.runUp || 1e-9;
   const margin = ((c.pullUpTorque[i] ?? 0) * share) / asked - 1;
-  const never = (c.breakdownTorque[i] ?? 0) * share < asked;
+  const never = margin < lines.pullUpNever || (c.breakdownTorque[i] ?? 0) * share < asked;
   slate.set(col.runUp, never ? code.fail : margin < 0 ? code.caution : code.pass, margin);
 }
 
