@@ -1,7 +1,7 @@
 import { genericMotors, motorById, type Motor } from './catalogue';
 import type { Candidate, Case, Choice, Curves, MethodVerdict, Result, StationSummary } from './case';
 import { stations, Workings, type FigureId, type Method, type StationName } from './law';
-import { torqueRatio } from './physics';
+import { softLimit, tap, torqueRatio } from './physics';
 import { practiceById, rulesFor } from './practice';
 import {
   askSpeed,
@@ -103,6 +103,11 @@ export function solveWith(input: Case, shelf: readonly Motor[] = [], told = best
       load,
       place,
       speed,
+      starter: {
+        tap: input.start?.autotransformer?.tap ?? tap,
+        reactorShare: input.start?.reactor?.share ?? tap,
+        softLimit: input.start?.softStarter?.limit ?? softLimit,
+      },
       oldFrame: plate.frame,
       old: plate,
       lessons,
@@ -139,6 +144,7 @@ export function solveWith(input: Case, shelf: readonly Motor[] = [], told = best
     stations: summaries(walk, found),
     rules: rulesUsed(walk),
     curves: found.curves,
+    start: found.start,
   };
   return { result, screening: found.screening };
 }
@@ -185,6 +191,7 @@ interface Told {
   readonly choice: Choice | null;
   readonly subject: Subject | null;
   readonly curves: Curves;
+  readonly start: Result['start'];
   readonly replacement: Result['replacement'];
   readonly screening: Solved['screening'];
 }
@@ -195,7 +202,8 @@ const nothing: Told = {
   methods: [],
   choice: null,
   subject: null,
-  curves: { torqueSpeed: null, flow: null },
+  curves: { torqueSpeed: null, flow: null, start: null },
+  start: null,
   replacement: null,
   screening: null,
 };
@@ -256,8 +264,9 @@ function chooseAndTell(
   }
   subject ??= subjectFromPlate(walk, plate);
   let flow: Curves['flow'] = null;
+  let start: ReturnType<typeof tellStart>;
   if (subject) {
-    tellStart(walk, needs, subject);
+    start = tellStart(walk, needs, subject);
     tellGuard(walk, subject);
     tellDrive(walk, needs, subject);
     flow = tellCost(walk, needs, subject, plate);
@@ -269,7 +278,8 @@ function chooseAndTell(
     methods: i >= 0 ? explainMethods(needs, all, all === judged ? i : 0) : [],
     choice,
     subject: subject ?? null,
-    curves: { torqueSpeed: torqueSpeed(needs, judged, i), flow },
+    curves: { torqueSpeed: torqueSpeed(needs, judged, i), flow, start: start?.curves ?? null },
+    start: start?.view ?? null,
     replacement: tellReplacement(walk, plate, needs, choice ? motor : undefined),
     screening: { needs, judged },
   };

@@ -258,12 +258,12 @@ describe('Start', () => {
   });
   it('a dip is the share of the starting current in the fault current', () => {
     const r = fed({ kind: 'fault-level', current: '2 kA' });
-    near(figure(r, 'start.direct.voltageDip'), figure(r, 'start.direct.peakCurrent') / 2000);
+    near(figure(r, 'start.direct.standstillDip'), figure(r, 'start.direct.standstillCurrent') / 2000);
   });
   it('torque falls with the square of what voltage is left', () => {
     const stiff = fed({ kind: 'stiff' });
     const weak = fed({ kind: 'fault-level', current: '1 kA' });
-    const left = 1 - figure(weak, 'start.direct.voltageDip');
+    const left = 1 - figure(weak, 'start.direct.standstillDip');
     const same = weak.choice?.motor.id === stiff.choice?.motor.id;
     expect(same).toBe(true);
     near(figure(weak, 'start.direct.startingTorque'), figure(stiff, 'start.direct.startingTorque') * left * left, 1e-9);

@@ -108,6 +108,103 @@ export interface RuleUsed {
   readonly reason: string;
 }
 
+/** One setting of a starter, with the field of the case it stands in. `assumed` says why, where nobody gave it. */
+export interface StartSetting {
+  readonly path: string;
+  readonly label: string;
+  readonly value: number | string;
+  readonly text: string;
+  readonly assumed: string | null;
+}
+
+/** How one method starts this load on this supply. A, N·m, s, r/min; shares as numbers. Null: not simulated. */
+export interface StartRow {
+  readonly method: Method;
+  readonly outcome: Outcome;
+  /** One sentence: why it will do, or why not. */
+  readonly text: string;
+  readonly settings: readonly StartSetting[];
+  readonly events: readonly { readonly time: number; readonly speed: number; readonly text: string }[];
+  readonly run: {
+    readonly ending: 'running' | 'stalled' | 'crawling' | 'unfinished';
+    readonly peakCurrent: number;
+    readonly motorCurrent: number;
+    readonly changeoverCurrent: number | null;
+    /** Null where the source is not described. */
+    readonly dip: number | null;
+    readonly time: number | null;
+    readonly margin: number;
+    readonly marginSpeed: number;
+    readonly thermalUse: number;
+    /** Largest sudden step of torque ÷ rated torque. */
+    readonly jolt: number;
+    readonly endSpeed: number;
+  } | null;
+  readonly leads: number;
+  readonly parts: string;
+  readonly whenOff: string;
+  readonly speedControl: boolean;
+  /** Invented price index of the starter. */
+  readonly costIndex: number;
+}
+
+/** A value the circuit was fitted to, and what it gives. */
+export interface MetView {
+  readonly label: string;
+  readonly wanted: number;
+  readonly got: number;
+  readonly unit: string;
+  readonly deviation: number;
+  readonly met: boolean;
+}
+
+/** The machine's circuit and what follows from it. Ω, W, A. */
+export interface MachineView {
+  readonly name: string;
+  readonly origin: 'given' | 'fitted';
+  readonly voltage: number;
+  readonly frequency: number;
+  readonly parameters: readonly { readonly symbol: string; readonly label: string; readonly text: string }[];
+  readonly met: readonly MetView[];
+  /** Why the data cannot belong to one machine; null where they can. */
+  readonly reason: string | null;
+  readonly assumed: readonly string[];
+  readonly partLoad: readonly {
+    readonly load: number;
+    readonly speed: number;
+    readonly current: number;
+    readonly powerFactor: number;
+    readonly efficiency: number;
+    readonly input: number;
+  }[];
+  readonly losses: readonly { readonly label: string; readonly value: number }[];
+}
+
+export interface StartView {
+  readonly rows: readonly StartRow[];
+  readonly recommended: { readonly method: Method; readonly reasons: readonly string[] } | null;
+  readonly machine: MachineView;
+}
+
+/** Columns over time of the subject's start, and torque and current over speed of every method. */
+export interface StartCurves {
+  readonly method: Method;
+  readonly time: readonly number[];
+  readonly speed: readonly number[];
+  readonly line: readonly number[];
+  readonly torque: readonly number[];
+  readonly load: readonly number[];
+  readonly bus: readonly number[];
+  readonly heat: readonly number[];
+  readonly loadSpeed: readonly (readonly [number, number])[];
+  readonly methods: readonly {
+    readonly method: Method;
+    readonly speed: readonly number[];
+    readonly torque: readonly number[];
+    readonly current: readonly number[];
+  }[];
+}
+
 export interface ProfilePoint {
   readonly hours: number;
   readonly flow: number;
@@ -127,6 +224,7 @@ export interface Curves {
     readonly new: readonly (readonly [number, number])[];
     readonly rows: readonly ProfilePoint[];
   } | null;
+  readonly start: StartCurves | null;
 }
 
 /** How one line of the old plate compares with its replacement. */
@@ -192,6 +290,7 @@ export interface Result {
   readonly stations: Readonly<Record<StationName, StationSummary>>;
   readonly rules: readonly RuleUsed[];
   readonly curves: Curves;
+  readonly start: StartView | null;
 }
 
 export interface Errors {
@@ -264,6 +363,89 @@ const profilePoint = z.strictObject({
   flow: z.number(),
   oldInput: z.number(),
   newInput: z.number(),
+});
+
+const numbers = z.array(z.number());
+const startRow = z.strictObject({
+  method: z.string(),
+  outcome,
+  text: z.string(),
+  settings: z.array(
+    z.strictObject({
+      path: z.string(),
+      label: z.string(),
+      value: z.union([z.number(), z.string()]),
+      text: z.string(),
+      assumed: z.string().nullable(),
+    }),
+  ),
+  events: z.array(z.strictObject({ time: z.number(), speed: z.number(), text: z.string() })),
+  run: z
+    .strictObject({
+      ending: z.enum(['running', 'stalled', 'crawling', 'unfinished']),
+      peakCurrent: z.number(),
+      motorCurrent: z.number(),
+      changeoverCurrent: z.number().nullable(),
+      dip: z.number().nullable(),
+      time: z.number().nullable(),
+      margin: z.number(),
+      marginSpeed: z.number(),
+      thermalUse: z.number(),
+      jolt: z.number(),
+      endSpeed: z.number(),
+    })
+    .nullable(),
+  leads: z.number(),
+  parts: z.string(),
+  whenOff: z.string(),
+  speedControl: z.boolean(),
+  costIndex: z.number(),
+});
+const startView = z.strictObject({
+  rows: z.array(startRow),
+  recommended: z.strictObject({ method: z.string(), reasons: z.array(z.string()) }).nullable(),
+  machine: z.strictObject({
+    name: z.string(),
+    origin: z.enum(['given', 'fitted']),
+    voltage: z.number(),
+    frequency: z.number(),
+    parameters: z.array(z.strictObject({ symbol: z.string(), label: z.string(), text: z.string() })),
+    met: z.array(
+      z.strictObject({
+        label: z.string(),
+        wanted: z.number(),
+        got: z.number(),
+        unit: z.string(),
+        deviation: z.number(),
+        met: z.boolean(),
+      }),
+    ),
+    reason: z.string().nullable(),
+    assumed: z.array(z.string()),
+    partLoad: z.array(
+      z.strictObject({
+        load: z.number(),
+        speed: z.number(),
+        current: z.number(),
+        powerFactor: z.number(),
+        efficiency: z.number(),
+        input: z.number(),
+      }),
+    ),
+    losses: z.array(z.strictObject({ label: z.string(), value: z.number() })),
+  }),
+});
+const startCurves = z.strictObject({
+  method: z.string(),
+  time: numbers,
+  speed: numbers,
+  line: numbers,
+  torque: numbers,
+  load: numbers,
+  bus: numbers,
+  heat: numbers,
+  loadSpeed: z.array(pair),
+  methods: z.array(z.strictObject({ method: z.string(), speed: numbers, torque: numbers, current: numbers })),
 });
 
 /** `pilgrim.result/1`, for the published JSON Schema and for reading results back. */
@@ -390,5 +572,7 @@ export const resultSchema = z.strictObject({
   curves: z.strictObject({
     torqueSpeed: z.strictObject({ load: z.array(pair), motor: z.array(pair) }).nullable(),
     flow: z.strictObject({ old: z.array(pair), new: z.array(pair), rows: z.array(profilePoint) }).nullable(),
+    start: startCurves.nullable().default(null),
   }),
+  start: startView.nullable().default(null),
 });

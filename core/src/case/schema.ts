@@ -307,6 +307,9 @@ const source = z.discriminatedUnion(
       kind: z.literal('generator'),
       rating: quantity('apparentPower').optional(),
       subtransientReactance: number({ above: 0, below: 1 }, 0.12).optional(),
+      transientReactance: number({ above: 0, below: 1 }, 0.2).optional(),
+      /** Time constant with which the regulator brings the bus back. */
+      recovery: quantity('time').optional(),
     }),
     z.strictObject({ kind: z.literal('fault-level'), current: quantity('current').optional() }),
     z.strictObject({ kind: z.literal('stiff') }),
@@ -336,6 +339,62 @@ const profile = z
   .refine((rows) => rows.reduce((total, row) => total + row.hours, 0) <= 8784, {
     error: 'hours add up to more than a year (8784)',
   });
+
+/** When a reduced-voltage stage ends: after a time, or at a share of synchronous speed; the one that is given. */
+const changeover = {
+  time: quantity('time').optional(),
+  speed: number({ min: 0.1, max: 0.99 }, 0.9).optional(),
+};
+
+/** How the starter is set. What is left out is taken as usual and shown as assumed. */
+const start = z.strictObject({
+  /** Safe stall time of the hot motor. */
+  stallTime: quantity('time').optional(),
+  starDelta: z
+    .strictObject({
+      ...changeover,
+      transition: oneOf(['open', 'closed']).optional(),
+      pause: quantity('time', 'zero').optional(),
+    })
+    .optional(),
+  autotransformer: z.strictObject({ ...changeover, tap: number({ min: 0.3, max: 0.95 }, 0.65).optional() }).optional(),
+  reactor: z
+    .strictObject({
+      ...changeover,
+      element: oneOf(['reactor', 'resistor']).optional(),
+      /** Motor voltage at standstill ÷ line voltage. */
+      share: number({ min: 0.3, max: 0.95 }, 0.65).optional(),
+    })
+    .optional(),
+  softStarter: z
+    .strictObject({
+      /** Times plate current. */
+      limit: number({ min: 1, max: 8 }, 3.5).optional(),
+      ramp: oneOf(['voltage', 'torque', 'none']).optional(),
+      /** Share of line voltage, or of rated torque, at which the ramp begins. */
+      from: number({ min: 0, max: 1 }, 0.3).optional(),
+      time: quantity('time', 'zero').optional(),
+      kick: quantity('time', 'zero').optional(),
+      kickVoltage: number({ min: 0.3, max: 1 }, 0.8).optional(),
+      /** Time over which it stops; 0 lets the machine coast. */
+      stop: quantity('time', 'zero').optional(),
+      bypass: flag().optional(),
+      lineContactor: flag().optional(),
+      /** Of the pipeline to the first free surface. */
+      pipe: quantity('length').optional(),
+    })
+    .optional(),
+  drive: z
+    .strictObject({
+      ramp: quantity('time').optional(),
+      /** Times plate current. */
+      limit: number({ min: 0.5, max: 3 }, 1.5).optional(),
+      control: oneOf(['vector', 'scalar']).optional(),
+      /** Share of rated voltage at zero frequency. */
+      boost: number({ min: 0, max: 0.3 }, 0.03).optional(),
+    })
+    .optional(),
+});
 
 /** A case as written in a file: `pilgrim.case/1`. Output carries quantities as text with value. */
 export const caseSchema = z.strictObject(
@@ -409,6 +468,7 @@ export const caseSchema = z.strictObject(
       })
       .optional(),
     load: load.optional(),
+    start: start.optional(),
     place: z
       .strictObject({
         ambient: quantity('temperature', 'any').optional(),

@@ -63,6 +63,8 @@ export interface Motor {
   readonly maxSpeed: number;
   /** Invented; compares, prices nothing. A shelf's own price, where its list gives one. */
   readonly priceIndex: number;
+  /** Values of a motor made from a plate that the plate does not say and that were taken as usual for the rating. */
+  readonly assumed?: readonly string[];
   /** Present on motors of the own shelf. */
   readonly stock?: Stock;
 }

@@ -141,6 +141,17 @@ export const figureUnits = {
   'start.lockedRotorCurrent': 'A',
   'start.lockedRotorTorque': 'N.m',
   'start.lockedRotorImpedance': 'ohm',
+  'start.transientReactance': 'ohm',
+  'start.recovery': 's',
+  'start.cableResistance': 'ohm',
+  'start.inertia': 'kg.m2',
+  'start.loadInertia': 'kg.m2',
+  'start.inertiaLimit': 'kg.m2',
+  'start.inertiaReserve': '1',
+  'start.stallTime': 's',
+  'start.startsPerHour': '1/h',
+  'start.coldUse': '1',
+  'start.stopTime': 's',
   'guard.tableCurrent': 'A',
   'guard.conductorCurrent': 'A',
   'guard.overloadDial': 'A',
@@ -174,9 +185,17 @@ export const figureUnits = {
 /** Figures that exist once a starting method. */
 export const startFigureUnits = {
   peakCurrent: 'A',
+  standstillCurrent: 'A',
+  standstillDip: '1',
   voltageDip: '1',
   startingTorque: 'N.m',
   breakawayMargin: '1',
+  time: 's',
+  terminalDip: '1',
+  torqueMargin: 'N.m',
+  thermalUse: '1',
+  firstPeak: 'A',
+  largestMotor: 'W',
 } as const satisfies Record<string, UnitId>;
 
 type PlainId = keyof typeof figureUnits;

@@ -164,6 +164,7 @@ export function motorOfPlate(plate: Plate, asked: Practice, options: StockOption
       maxSpeed: plate.maxSpeed?.value ?? (poles === 2 ? synchronous : 1.25 * synchronous),
       priceIndex:
         options.price ?? modelPrice(power, poles, seriesPrice(enclosure, inverterDuty, blower, classes, efficiency)),
+      assumed,
       ...(options.stock ? { stock: { ...options.stock, assumed } } : {}),
     },
   };

@@ -269,6 +269,7 @@ export function runOnDrive(spec: DriveSpec): Run {
     peakLine,
     peakMotor,
     changeoverCurrent: undefined,
+    jolt: 0,
     dip: Math.max(0, 1 - leastBus / feed.voltage),
     terminalDip: 0,
     margin: margin === Infinity ? 0 : margin,

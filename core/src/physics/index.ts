@@ -19,3 +19,8 @@ export * from './network';
 export * from './runup';
 export * from './driveRun';
 export * from './transient';
+export * from './operating';
+export * from './startHeat';
+export * from './startCase';
+export * from './settings';
+export * from './startLaws';

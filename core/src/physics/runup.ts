@@ -108,6 +108,8 @@ export interface Run {
   readonly peakMotor: number;
   /** Line current just after the change to the full line, A. */
   readonly changeoverCurrent: number | undefined;
+  /** Largest sudden step of torque, at switch-on or changeover, N·m. */
+  readonly jolt: number;
   readonly dip: number;
   readonly terminalDip: number;
   /** Least motor torque less load torque up to 95 % of the final speed, N·m, and the speed it stands at. */
@@ -199,6 +201,8 @@ class RunUp {
   #arrival: number | undefined;
   #heldAt: number | undefined;
   #changeover: number | undefined;
+  #jolt = 0;
+  #torqueBefore = 0;
   #trace: { data: Float64Array; length: number; stride: number; seen: number } | undefined;
 
   constructor(readonly spec: RunSpec) {
@@ -235,8 +239,9 @@ class RunUp {
       peakLine: this.#peakLine,
       peakMotor: this.#peakMotor,
       changeoverCurrent: this.#changeover,
-      dip: Math.max(0, 1 - this.#leastBus / before),
-      terminalDip: Math.max(0, 1 - this.#leastTerminal / before),
+      jolt: this.#jolt,
+      dip: shareLost(this.#leastBus, before),
+      terminalDip: shareLost(this.#leastTerminal, before),
       margin: this.#margin === Infinity ? 0 : this.#margin,
       marginSpeed: this.#marginSpeed,
       statorHeat: (y[at.squared] ?? 0) / this.#permitted,
@@ -259,11 +264,12 @@ class RunUp {
   /** The stages of the method, one after another. */
   #follow(): void {
     const { plan, feed, circuit } = this.spec;
+    const reduced = reducedHookup(circuit, feed.frequency, plan);
     switch (plan.method) {
       case 'direct':
         break;
       case 'star-delta':
-        this.#reduced({ ...onLine, impedance: 3 }, plan.changeover);
+        this.#reduced(reduced, plan.changeover);
         if (plan.pause > 0 && this.#goes()) {
           this.#event('opened');
           this.#stage = { ...onLine, open: true };
@@ -271,16 +277,9 @@ class RunUp {
         }
         break;
       case 'autotransformer':
-        this.#reduced({ ...onLine, tap: plan.tap }, plan.changeover);
+      case 'primary-reactor':
+        this.#reduced(reduced, plan.changeover);
         break;
-      case 'primary-reactor': {
-        const ohms = seriesFor(circuit, feed.frequency, plan.share, plan.element);
-        this.#reduced(
-          plan.element === 'reactor' ? { ...onLine, reactance: ohms } : { ...onLine, resistance: ohms },
-          plan.changeover,
-        );
-        break;
-      }
       case 'soft-starter':
         this.#controlled = true;
         if (plan.kick) {
@@ -379,6 +378,8 @@ class RunUp {
   /** Looks at the state as it stands: peaks, margins, trace. */
   #begin(): void {
     this.#rates(this.#t, this.#y, this.#k1);
+    const torque = this.#out[grid.torque] ?? 0;
+    this.#jolt = Math.max(this.#jolt, Math.abs(torque - this.#torqueBefore));
     this.#look();
   }
 
@@ -390,18 +391,26 @@ class RunUp {
     this.#leastBus = Math.min(this.#leastBus, out[grid.bus] ?? Infinity);
     const full = this.#stage === onLine && (!this.#controlled || (out[grid.inserted] ?? 0) <= 0);
     if (full) this.#leastTerminal = Math.min(this.#leastTerminal, out[grid.terminal] ?? Infinity);
-    const before = n < arrived * (this.#finalSpeed ?? Infinity);
-    if (before && !this.#stage.open && (n > 0 || !this.#ramping())) {
-      const margin = (out[grid.torque] ?? 0) - startTorqueAt(this.spec.load, n);
-      if (margin < this.#margin) {
-        this.#margin = margin;
-        this.#marginSpeed = n;
-      }
-    }
     const limited = (out[grid.inserted] ?? 0) > 0;
     if (this.#controlled && this.#limited && !limited && n > 0) this.#event('limit-left');
     this.#limited = limited;
+    this.#torqueBefore = out[grid.torque] ?? 0;
     this.#keep(n);
+    if (n >= arrived * (this.#finalSpeed ?? Infinity) || this.#stage.open) return;
+    const margin = this.#able(n) - startTorqueAt(this.spec.load, n);
+    if (margin < this.#margin) {
+      this.#margin = margin;
+      this.#marginSpeed = n;
+    }
+  }
+
+  /** Torque the motor can give now: of a ramp that is still rising, what its current limit lets through. Changes `#out`. */
+  #able(n: number): number {
+    const { plan } = this.spec;
+    const now = this.#out[grid.torque] ?? 0;
+    if (plan.method !== 'soft-starter' || !this.#ramping()) return now;
+    this.#net.solve(n, this.#stage, { current: plan.limit, voltage: 1, torque: Infinity }, this.#y[at.emf] ?? 0, this.spec.feed.reactance, this.#out); // prettier-ignore
+    return Math.max(now, this.#out[grid.torque] ?? 0);
   }
 
   #ramping(): boolean {
@@ -603,6 +612,22 @@ class RunUp {
   }
 }
 
+/** How a method hangs the motor on the line before its changeover; as on the full line for those that have none. */
+export function reducedHookup(c: Circuit, f: number, plan: Plan): Hookup {
+  switch (plan.method) {
+    case 'star-delta':
+      return { ...onLine, impedance: 3 };
+    case 'autotransformer':
+      return { ...onLine, tap: plan.tap };
+    case 'primary-reactor': {
+      const ohms = seriesFor(c, f, plan.share, plan.element);
+      return plan.element === 'reactor' ? { ...onLine, reactance: ohms } : { ...onLine, resistance: ohms };
+    }
+    default:
+      return onLine;
+  }
+}
+
 /** Ω a phase in series that leave a share of a stiff line's voltage to the motor at standstill. */
 export function seriesFor(c: Circuit, f: number, share: number, element: 'reactor' | 'resistor'): number {
   const view = new Float64Array(seenLength);
@@ -613,6 +638,12 @@ export function seriesFor(c: Circuit, f: number, share: number, element: 'reacto
   return element === 'reactor'
     ? Math.max(0, Math.sqrt(Math.max(0, z2 - r * r)) - x)
     : Math.max(0, Math.sqrt(Math.max(0, z2 - x * x)) - r);
+}
+
+/** 1 − U/U0, nought where only rounding is left of it or nothing was ever measured. */
+function shareLost(least: number, before: number): number {
+  const lost = 1 - least / before;
+  return least === Infinity || lost < 1e-12 ? 0 : lost;
 }
 
 /** Rows of nine numbers as a trace. */

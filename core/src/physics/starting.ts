@@ -162,17 +162,24 @@ export const shareSource = model(
   'star-delta ⅓ and ⅓; autotransformer k² and k²; reactor k and k²',
 );
 
+/** Settings that standstill depends on: an autotransformer's tap, a reactor's share of voltage, a soft starter's limit × plate current. */
+export interface StandstillSettings {
+  readonly tap: number;
+  readonly reactorShare: number;
+  readonly softLimit: number;
+}
+
 /** Shares of direct line current and torque; undefined for methods that control current instead of voltage. */
-export function methodShares(method: Method): MethodShares | undefined {
+export function methodShares(method: Method, set: StandstillSettings): MethodShares | undefined {
   switch (method) {
     case 'direct':
       return { current: 1, torque: 1 };
     case 'star-delta':
       return { current: 1 / 3, torque: 1 / 3 };
     case 'autotransformer':
-      return { current: tap * tap, torque: tap * tap, tap };
+      return { current: set.tap * set.tap, torque: set.tap * set.tap, tap: set.tap };
     case 'primary-reactor':
-      return { current: tap, torque: tap * tap, tap };
+      return { current: set.reactorShare, torque: set.reactorShare ** 2, tap: set.reactorShare };
     case 'soft-starter':
     case 'drive':
       return undefined;

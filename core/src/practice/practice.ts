@@ -168,6 +168,10 @@ export interface Practice {
   /** Least pitch diameter in m of a V-belt sheave on a frame; undefined where the practice has no table. */
   leastSheave(frame: string): Prescribed<number> | undefined;
   driveSizes(voltage: number): Prescribed<readonly DriveSize[]>;
+  /** Seconds a motor at its running temperature bears its locked-rotor current. */
+  readonly stallTime: Prescribed<number>;
+  /** Largest load inertia in kg·m² at its shaft that the standard's motor starts twice from cold or once from hot, on the full line. */
+  inertiaLimit(power: number, poles: number): Prescribed<number>;
 }
 
 /** Rows of [rating, value of column 0, value of column 1, …], ascending by rating. */

@@ -277,6 +277,8 @@ const plainUnits = {
   a: 'years',
   h: 'h',
   'h/a': 'h a year',
+  '1/h': 'an hour',
+  J: 'J',
   'kVA/hp': 'kVA/hp',
   'kg/kWh': 'kg/kWh',
   '1/kWh': 'per kWh',

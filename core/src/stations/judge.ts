@@ -6,7 +6,6 @@ import {
   presentRatio,
   presentValue,
   shaftPower,
-  softLimit,
   speedRatio,
   torqueRatio,
 } from '../physics';
@@ -206,13 +205,13 @@ function judgeStart(bench: Bench, i: number, method: Method, line: number, own: 
   const z = own / (Math.sqrt(3) * locked);
   const lockedTorque = c.lockedRotorTorque[i] ?? 0;
   const rated = supply.current[i] ?? 0;
-  const shares = methodShares(method);
+  const shares = methodShares(method, needs.starter);
   const drive = method === 'drive';
   const current = drive
     ? overload * rated
     : shares
       ? line / (Math.sqrt(3) * ((zs ?? 0) + z / shares.current))
-      : Math.min(softLimit * rated, line / (Math.sqrt(3) * ((zs ?? 0) + z)));
+      : Math.min(needs.starter.softLimit * rated, line / (Math.sqrt(3) * ((zs ?? 0) + z)));
   const dip = zs === undefined ? undefined : (Math.sqrt(3) * current * zs) / line;
   const terminal = (line * (1 - (dip ?? 0))) / own;
   const torque = drive

@@ -62,7 +62,6 @@ export function findLoad(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
   const breakaway = tellBreakaway(walk);
   tellInertia(walk, train);
   const peak = tellPeak(walk);
-  notYetUsed(walk);
 
   const torque = w.value('load.motorTorque');
   const speed = w.value('load.motorSpeed');
@@ -225,18 +224,6 @@ function margin({ input, rules, w }: Walk): void {
     field: raised === rules.sizingMargin ? 'rules.sizingMargin' : 'place.dirt',
     symbol: 'k',
   });
-}
-
-/** What the walk keeps but does not judge yet. */
-function notYetUsed({ input, w }: Walk): void {
-  const limit = input.load?.maxStartTime;
-  if (!limit) return;
-  w.finding(
-    'load.not-judged',
-    'caution',
-    `The machine must be at speed within ${limit.text}. The run-up is not simulated in this version: ask for the motor’s run-up time on this load, and keep soft-start and drive ramps inside it.`,
-    { fields: ['load.maxStartTime'] },
-  );
 }
 
 export function loadKey({ w }: Walk, system: 'hp' | 'kW'): string {

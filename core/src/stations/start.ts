@@ -1,30 +1,78 @@
-import { assumed, field, methods, prescribed, type Given, type Method } from '../law';
+import type { StartCurves, StartView } from '../case';
+import type { Motor } from '../catalogue';
 import {
+  assumed,
+  commonPractice,
+  field,
+  methods,
+  model,
+  prescribed,
+  type Given,
+  type Method,
+  type Source,
+  type StartId,
+} from '../law';
+import {
+  coldShare,
+  coldStall,
+  coldStallPractice,
+  curveOf,
   driveLineCurrent,
   driveTorque,
+  driveTorqueAt,
+  firstPeak,
+  gentlestStop,
+  inertiaReserve,
+  largestMotor,
   limitedCurrent,
   limitedTorque,
   lockedRotorImpedance,
   lockedRotorTorque,
   methodShares,
+  pointForTorque,
+  reducedHookup,
+  runLaws,
+  seen,
+  seenAt,
+  seenLength,
   shareSource,
-  softLimit,
   softLimitPractice,
+  startTorqueAt,
   startingCurrent,
   startingTorque,
+  startsPerHour,
   tapPractice,
   torqueFromPower,
   torqueReserve,
   voltageDip,
+  type Circuit,
+  type Fitted,
+  type MethodShares,
+  type Run,
+  type StartCase,
+  type Trace,
 } from '../physics';
 import { q, writeQuantity } from '../quantity';
-import { methodNames } from './explain';
 import { driveOverload } from './candidate';
-import type { Subject } from './subject';
+import { methodNames } from './explain';
+import { machineView, pinnedCircuit, tellFitted } from './machine';
+import { fittedCircuit, startCase } from './startBench';
+import { recommend, rowOf, tryMethod, type Tried } from './startCompare';
+import type { DriveAim } from './startPlans';
+import { numberOf, type Subject } from './subject';
 import { percent, type Needs, type Walk } from './walk';
 
-/** Standstill current, torque and dip of every method for the subject, and what the supply and the load make of them. */
-export function tellStart(walk: Walk, needs: Needs, subject: Subject): void {
+/** What Start hands to the result beside its figures. */
+export interface StartTold {
+  readonly view: StartView;
+  readonly curves: StartCurves;
+}
+
+/**
+ * The subject's start by every method: at standstill in closed form, and, where the motor's circuit and the supply's voltage are known,
+ * simulated on this load and this supply.
+ */
+export function tellStart(walk: Walk, needs: Needs, subject: Subject): StartTold | undefined {
   const { input, w } = walk;
   w.enter('start');
   const supply: Given<'V'> = field('supply.voltage', input.supply?.voltage?.value, input.supply?.voltage?.text);
@@ -55,71 +103,405 @@ export function tellStart(walk: Walk, needs: Needs, subject: Subject): void {
       },
     );
   }
-  for (const method of methods) tellMethod(walk, needs, subject, method, supply, known);
-  judgeSubject(walk, needs, subject);
+  for (const method of methods) tellStandstill(walk, needs, subject, method, supply, known);
+  const told = simulateAll(walk, needs, subject, supply);
+  if (!told) {
+    for (const method of methods) peakAtStandstill(walk, needs, subject, method, supply, known);
+    judgeStandstill(walk, subject);
+  }
+  return told;
 }
 
-function tellMethod(
-  { w }: Walk,
+/** Where nothing is simulated, standstill is taken for the peak. */
+function peakAtStandstill(
+  walk: Walk,
   needs: Needs,
   subject: Subject,
   method: Method,
   supply: Given<'V'>,
   known: boolean,
 ): void {
-  const shares = methodShares(method);
-  const one = assumed('supply.source', q(0, '1'), 'the source is not described: no dip is counted');
-  if (shares) {
-    const source = shares.tap === undefined ? shareSource : tapPractice;
-    w.figure(`start.${method}.peakCurrent`, startingCurrent, {
-      U: supply,
+  const { w } = walk;
+  tellCurrent(walk, needs, subject, method, supply, `start.${method}.peakCurrent`);
+  if (known)
+    w.figure(`start.${method}.voltageDip`, voltageDip, {
+      I_st: `start.${method}.peakCurrent`,
       Z_s: 'start.sourceImpedance',
-      Z_LR: 'start.lockedRotorImpedance',
-      c: prescribed(q(shares.current, '1'), source),
+      U: supply,
     });
-    if (known) dip(method);
+}
+
+/** Line current at standstill of one method, in closed form. */
+function tellCurrent(
+  { w }: Walk,
+  needs: Needs,
+  subject: Subject,
+  method: Method,
+  U: Given<'V'>,
+  id: StartId<'peakCurrent' | 'standstillCurrent'>,
+): void {
+  const shares = methodShares(method, needs.starter);
+  const line = { U, Z_s: 'start.sourceImpedance', Z_LR: 'start.lockedRotorImpedance' } as const;
+  if (shares) w.figure(id, startingCurrent, { ...line, c: prescribed(q(shares.current, '1'), sourceOf(shares)) });
+  else if (method === 'soft-starter')
+    w.figure(id, limitedCurrent, {
+      ...line,
+      m: prescribed(q(needs.starter.softLimit, '1'), softLimitPractice),
+      I_n: subject.current,
+    });
+  else w.figure(id, driveLineCurrent, { k: overloadOf(needs), I_n: subject.current });
+}
+
+const sourceOf = (shares: MethodShares): Source => (shares.tap === undefined ? shareSource : tapPractice);
+const overloadOf = (needs: Needs): Given<'1'> =>
+  field('load.shape', q(driveOverload(needs), '1'), `${driveOverload(needs)} × for this kind of load`);
+
+/** Standstill current, torque and dip of one method, in closed form. */
+function tellStandstill(
+  walk: Walk,
+  needs: Needs,
+  subject: Subject,
+  method: Method,
+  supply: Given<'V'>,
+  known: boolean,
+): void {
+  const { w } = walk;
+  const shares = methodShares(method, needs.starter);
+  tellCurrent(walk, needs, subject, method, supply, `start.${method}.standstillCurrent`);
+  if (known)
+    w.figure(`start.${method}.standstillDip`, voltageDip, {
+      I_st: `start.${method}.standstillCurrent`,
+      Z_s: 'start.sourceImpedance',
+      U: supply,
+    });
+  if (shares)
     w.figure(`start.${method}.startingTorque`, startingTorque, {
       T_LR: 'start.lockedRotorTorque',
       U: supply,
-      dip: known ? `start.${method}.voltageDip` : one,
+      dip: known
+        ? `start.${method}.standstillDip`
+        : assumed('supply.source', q(0, '1'), 'the source is not described: no dip is counted'),
       U_r: subject.voltage,
-      c: prescribed(q(shares.torque, '1'), source),
+      c: prescribed(q(shares.torque, '1'), sourceOf(shares)),
     });
-  } else if (method === 'soft-starter') {
-    w.figure(`start.${method}.peakCurrent`, limitedCurrent, {
-      m: prescribed(q(softLimit, '1'), softLimitPractice),
-      I_n: subject.current,
-      U: supply,
-      Z_s: 'start.sourceImpedance',
-      Z_LR: 'start.lockedRotorImpedance',
-    });
-    if (known) dip(method);
+  else if (method === 'soft-starter')
     w.figure(`start.${method}.startingTorque`, limitedTorque, {
       T_LR: 'start.lockedRotorTorque',
-      I_st: `start.${method}.peakCurrent`,
+      I_st: `start.${method}.standstillCurrent`,
       I_LR: 'start.lockedRotorCurrent',
     });
-  } else {
-    const k = field('load.shape', q(driveOverload(needs), '1'), `${driveOverload(needs)} × for this kind of load`);
-    w.figure(`start.${method}.peakCurrent`, driveLineCurrent, { k, I_n: subject.current });
-    if (known) dip(method);
-    w.figure(`start.${method}.startingTorque`, driveTorque, { k, T_r: 'start.ratedTorque' });
-  }
+  else w.figure(`start.${method}.startingTorque`, driveTorque, { k: overloadOf(needs), T_r: 'start.ratedTorque' });
   w.figure(`start.${method}.breakawayMargin`, torqueReserve, {
     T_st: `start.${method}.startingTorque`,
     T_b: 'load.breakawayTorque',
   });
+}
 
-  function dip(of: Method): void {
-    w.figure(`start.${of}.voltageDip`, voltageDip, {
-      I_st: `start.${of}.peakCurrent`,
-      Z_s: 'start.sourceImpedance',
-      U: supply,
+interface Machine {
+  readonly circuit: Circuit;
+  readonly fitted: Fitted | undefined;
+  readonly motor: Motor;
+}
+
+function machineOf(walk: Walk, subject: Subject): Machine | undefined {
+  const { motor } = subject;
+  if (!motor) return undefined;
+  const pinned = motor.id === 'pinned-circuit' ? pinnedCircuit(walk) : undefined;
+  if (pinned) return { circuit: pinned, fitted: undefined, motor };
+  const voltage = numberOf(walk.w, subject.voltage);
+  const fitted = voltage === undefined ? undefined : fittedCircuit(motor, voltage);
+  return fitted && { circuit: fitted.circuit, fitted, motor };
+}
+
+/** Every method on the bench; undefined where the motor's circuit or the supply's voltage is not known. */
+function simulateAll(walk: Walk, needs: Needs, subject: Subject, supply: Given<'V'>): StartTold | undefined {
+  const { w } = walk;
+  const machine = machineOf(walk, subject);
+  const bench = machine && startCase(walk, needs, subject, machine.circuit);
+  if (!machine || !bench) return undefined;
+  if (machine.fitted) {
+    w.enter('start');
+    tellFitted(walk, machine.fitted, machine.motor.name);
+  }
+  const chosen = subject.method ?? 'direct';
+  const aim: DriveAim = { overload: driveOverload(needs), speed: driveSpeed(walk, needs, chosen) };
+  const direct = tryMethod(walk, needs, subject, bench, 'direct', aim, undefined, chosen === 'direct');
+  const tried = methods.map((m) =>
+    m === 'direct' ? direct : tryMethod(walk, needs, subject, bench, m, aim, direct.run?.peakLine, m === chosen),
+  );
+  for (const t of tried) {
+    if (t.run) tellRun(walk, needs, bench, subject, t.method, t.run, supply);
+    else peakAtStandstill(walk, needs, subject, t.method, supply, needs.supply.impedance !== undefined);
+  }
+  const own = tried.find((t) => t.method === chosen);
+  if (own) {
+    judgeSubject(walk, needs, own, direct);
+    tellHeat(walk, needs, bench, own);
+    tellAdvice(walk, bench, own);
+  }
+  tellInertiaLimit(walk, machine.motor);
+  const rows = tried.map((t) => rowOf(needs, subject, bench, t));
+  const assumedOfMotor = machine.motor.assumed?.map((f) => `${f}: usual for the rating`) ?? [];
+  return {
+    view: {
+      rows,
+      recommended: recommend(rows),
+      machine: machineView(machine.motor.name, machine.circuit, machine.fitted, assumedOfMotor),
+    },
+    curves: curvesOf(bench, tried, own),
+  };
+}
+
+/** Speed a drive would bring the machine to, r/min: where it works. */
+const driveSpeed = ({ w }: Walk, needs: Needs, chosen: Method): number =>
+  (chosen === 'drive' ? w.value('point.motorSpeed') : undefined) ?? needs.load.speed * Math.max(1, needs.speed.max);
+
+/** The figures of one simulated start; peak current and dip take the place of those at standstill. */
+function tellRun(
+  { w }: Walk,
+  needs: Needs,
+  bench: StartCase,
+  subject: Subject,
+  method: Method,
+  run: Run,
+  U: Given<'V'>,
+): void {
+  const laws = runLaws(run);
+  const known = needs.supply.impedance !== undefined;
+  const common = { U, Z_s: 'start.sourceImpedance' } as const;
+  w.figure(`start.${method}.peakCurrent`, laws.peakCurrent, { ...common, Z_LR: 'start.lockedRotorImpedance' });
+  if (known) {
+    w.figure(`start.${method}.voltageDip`, laws.dip, { ...common, I_pk: `start.${method}.peakCurrent` });
+    if (method !== 'drive') w.figure(`start.${method}.terminalDip`, laws.terminalDip, common);
+    if (run.dip > 0.001)
+      w.figure(`start.${method}.largestMotor`, largestMotor, {
+        P: subject.power,
+        dip: `start.${method}.voltageDip`,
+        d_max: { rule: 'maxDip', value: q(Math.min(0.9, needs.rules.maxDip), '1') },
+      });
+  }
+  if (run.time !== undefined)
+    w.figure(`start.${method}.time`, laws.time, { J: 'start.inertia', T_L: 'load.motorTorque', U });
+  w.figure(`start.${method}.torqueMargin`, laws.margin, { T_L: 'load.motorTorque', U });
+  if (run.outcome === 'running')
+    w.figure(`start.${method}.thermalUse`, laws.thermalUse, { J: 'start.inertia', t_E: 'start.stallTime' });
+  // Behind phase control or a drive the current rises without an offset.
+  const controlled = method === 'soft-starter' || method === 'drive';
+  w.figure(`start.${method}.firstPeak`, firstPeak, {
+    I: `start.${method}.peakCurrent`,
+    r: prescribed(
+      q(controlled ? 3 : pathRatio(bench), '1'),
+      controlled
+        ? model('No offset', 'current is let in gradually')
+        : model('R/X of source, cable and machine at standstill'),
+    ),
+  });
+}
+
+/** R ÷ X of the whole path at standstill. */
+function pathRatio(bench: StartCase): number {
+  const view = new Float64Array(seenLength);
+  seenAt(bench.circuit, bench.feed.frequency, 1, view);
+  const r = (view[seen.resistance] ?? 0) + bench.feed.cable.resistance;
+  const x = (view[seen.reactance] ?? 0) + bench.feed.cable.reactance + bench.feed.reactance;
+  return r / x;
+}
+
+/** Findings of the subject's own method; a direct start the supply does not bear is told besides. */
+function judgeSubject({ w, rules }: Walk, needs: Needs, own: Tried, direct: Tried): void {
+  const { method } = own;
+  for (const problem of own.problems) {
+    if (problem.id === 'start.no-speed-control' || problem.id === 'start.source-unknown') continue;
+    const id = problem.id === 'start.too-hot' ? 'start.too-long' : problem.id;
+    w.finding(id, problem.level === 'fail' ? 'stop' : 'caution', `${methodNames[method]}: ${advised(problem.text, problem.id, w.text(`start.${method}.largestMotor`))}`, {
+      fields: fieldsOf[problem.id] ?? ['method'],
+      figures: figuresOf(problem.id, method),
     });
+  }
+  const dip = direct.run?.dip;
+  if (method !== 'direct' && needs.supply.impedance !== undefined && dip !== undefined && dip > rules.maxDip)
+    w.finding(
+      'start.supply-weak',
+      'note',
+      `Direct on line would draw ${w.text('start.direct.peakCurrent')} and dip the bus by ${percent(dip, 1)}; the house rule allows ${percent(rules.maxDip)}.`,
+      { fields: ['supply.source'], figures: ['start.direct.voltageDip', 'start.direct.peakCurrent'] },
+    );
+} // prettier-ignore
+
+function advised(text: string, id: string, largest: string): string {
+  switch (id) {
+    case 'start.stalls':
+      return `${text} Take a drive, a motor with more starting torque, a higher setting, or start unloaded.`;
+    case 'start.supply-weak':
+      return `${text} This source starts about ${largest} so. Take a gentler method or a stiffer source.`;
+    case 'start.too-long':
+      return `${text} Raise the limit or shorten the ramp, if supply and machine bear it.`;
+    case 'start.too-hot':
+      return `${text} Ask the maker for the permitted run-up, or take a method with more torque.`;
+    default:
+      return text;
   }
 }
 
-function judgeSubject({ w, rules }: Walk, needs: Needs, subject: Subject): void {
+const fieldsOf: Readonly<Record<string, readonly string[]>> = {
+  'start.stalls': ['method', 'load.breakaway', 'load.shape'],
+  'start.crawls': ['method', 'load.shape'],
+  'start.too-long': ['load.maxStartTime', 'load.inertia', 'method'],
+  'start.too-hot': ['load.inertia', 'start.stallTime'],
+  'start.supply-weak': ['supply.source'],
+  'start.jolts': ['method'],
+};
+
+function figuresOf(id: string, method: Method) {
+  switch (id) {
+    case 'start.stalls':
+    case 'start.crawls':
+    case 'start.little-margin':
+      return [`start.${method}.torqueMargin`, `start.${method}.startingTorque`, 'load.breakawayTorque'] as const;
+    case 'start.too-long':
+      return [`start.${method}.time`, 'start.inertia'] as const;
+    case 'start.too-hot':
+      return [`start.${method}.thermalUse`, 'start.stallTime', 'start.inertia'] as const;
+    case 'start.supply-weak':
+      return [`start.${method}.voltageDip`, `start.${method}.peakCurrent`] as const;
+    default:
+      return [`start.${method}.peakCurrent`] as const;
+  }
+}
+
+/** Heat from cold, starts an hour, cool-down. */
+function tellHeat({ input, w }: Walk, needs: Needs, bench: StartCase, { method, run }: Tried): void {
+  if (run?.outcome !== 'running') return;
+  w.figure('start.coldUse', coldShare, {
+    h: `start.${method}.thermalUse`,
+    k_c: prescribed(q(coldStall, '1'), coldStallPractice),
+  });
+  const c = bench.circuit;
+  const lossesAt = (torque: number): number | undefined => {
+    const p = pointForTorque(c, bench.feed.voltage, bench.feed.frequency, torque);
+    return p && p.input - p.output;
+  };
+  const rated = lossesAt(bench.ratedTorque);
+  const running = lossesAt(needs.load.torque);
+  if (rated === undefined || running === undefined) return;
+  const source = model('Losses by the circuit', 'at rated torque and at the load’s');
+  const z = w.figure('start.startsPerHour', startsPerHour, {
+    P_r: prescribed(q(rated, 'W'), source),
+    P_run: prescribed(q(running, 'W'), source),
+    E_st: prescribed(q(run.energy.stator + run.energy.rotor, 'J'), model('Heat of the simulated start', 'stator and rotor')),
+  });
+  const wanted = input.load?.startsPerHour;
+  if (z === undefined) return;
+  if (wanted !== undefined && wanted > z)
+    w.finding('start.too-often', 'caution', `${wanted} starts an hour asked; by heat it bears about ${writeQuantity(z, '1/h')} at this load. Start gentler, take a larger motor, or leave it running.`, { fields: ['load.startsPerHour'], figures: ['start.startsPerHour'] });
+  if (z > 0)
+    w.fact('start.cool-down', 'Between starts', `About ${writeQuantity(3600 / z, 's')} running between two starts keeps the mean heat at full load’s.`, commonPractice('Mean heat'), { figures: ['start.startsPerHour'], estimate: true });
+} // prettier-ignore
+
+/** What goes with a method beside its settings. */
+function tellAdvice({ input, w }: Walk, bench: StartCase, { method, run }: Tried): void {
+  const crest = w.value(`start.${method}.firstPeak`);
+  if (run && crest !== undefined && method !== 'soft-starter' && method !== 'drive')
+    w.fact(
+      'start.instantaneous',
+      'Instantaneous trip',
+      `Set above a first crest of about ${writeQuantity(crest, 'A')} (${(crest / bench.ratedCurrent).toFixed(1)} × rated current); the first cycles on demand say more.`,
+      commonPractice('An instantaneous trip must not see the first cycle'),
+      { figures: [`start.${method}.firstPeak`], estimate: true },
+    );
+  if (method !== 'soft-starter') return;
+  const own = input.start?.softStarter;
+  w.finding(
+    'start.live-output',
+    'note',
+    'A soft starter’s output is live when off: its semiconductors leak. Isolate, lock and prove dead; add a line contactor where that matters.',
+    {},
+  );
+  if (own?.bypass === false)
+    w.finding('start.no-bypass', 'caution', 'Without a bypass the semiconductors carry the running current and heat the panel all year.', { fields: ['start.softStarter.bypass'] });
+  const pump = /pump/.test(input.load?.machine ?? '');
+  if (!pump) return;
+  const least = gentlestStop(bench, own?.pipe?.value);
+  w.stated('start.stopTime', 's', q(least, 's'), commonPractice('Ten reflections of the pipeline, or 10 s; never less than three times coasting to half speed'), { field: 'start.softStarter.pipe', symbol: 't_stop', assumed: own?.pipe ? undefined : 'the pipeline’s length is not given: 10 s' });
+  if (own?.stop !== undefined && own.stop.value < least)
+    w.finding('start.slams', 'caution', `A stop in ${own.stop.text} may slam the check valve: about ${writeQuantity(least, 's')} is gentle (an estimate; the pipeline decides).`, { fields: ['start.softStarter.stop', 'start.softStarter.pipe'], figures: ['start.stopTime'] });
+} // prettier-ignore
+
+/** The standard's own limit of load inertia, as a cross-check of the simulation. */
+function tellInertiaLimit({ practice, w, input }: Walk, motor: Motor): void {
+  const limit = practice.inertiaLimit(motor.power, motor.poles);
+  w.stated('start.inertiaLimit', 'kg.m2', q(limit.value, 'kg.m2'), limit.source, { symbol: 'J_max' });
+  const load = input.load?.inertia ? ('load.inertiaAtMotor' as const) : ('start.loadInertia' as const);
+  const reserve = w.figure('start.inertiaReserve', inertiaReserve, { J_max: 'start.inertiaLimit', J_L: load });
+  if (reserve !== undefined && reserve < 0)
+    w.finding('start.heavy', 'caution', `The load’s inertia of ${w.text(load)} is above the ${w.text('start.inertiaLimit')} the standard lets this rating start on the full line: ask the maker.`, { fields: ['load.inertia'], figures: ['start.inertiaReserve', 'start.inertiaLimit'], source: limit.source });
+} // prettier-ignore
+
+const brief = (list: ArrayLike<number>): number[] => Array.from(list, (x) => Number(x.toPrecision(5)));
+
+/** Most points a chart of the run-up is given. */
+const mostPoints = 160;
+
+function curvesOf(bench: StartCase, tried: readonly Tried[], own: Tried | undefined): StartCurves {
+  const trace = thinned(own?.run?.trace);
+  const synchronous = (120 * bench.feed.frequency) / bench.circuit.poles;
+  const speeds = Array.from({ length: 41 }, (_, i) => (synchronous * i) / 40);
+  return {
+    method: own?.method ?? 'direct',
+    time: brief(trace?.time ?? []),
+    speed: brief(trace?.speed ?? []),
+    line: brief(trace?.line ?? []),
+    torque: brief(trace?.torque ?? []),
+    load: brief(trace?.load ?? []),
+    bus: brief((trace?.bus ?? []).map((u) => u / bench.feed.voltage)),
+    heat: brief(trace?.heat ?? []),
+    loadSpeed: speeds.map((n) => [Number(n.toPrecision(5)), Number(startTorqueAt(bench.load, n).toPrecision(5))]),
+    methods: tried.map((t) => methodCurve(bench, t)),
+  };
+}
+
+function methodCurve(bench: StartCase, { method, planned: { plan } }: Tried): StartCurves['methods'][number] {
+  if (plan.method === 'drive') {
+    const speeds = Array.from({ length: 13 }, (_, i) => (plan.speed * i) / 12);
+    return {
+      method,
+      speed: brief(speeds),
+      torque: brief(speeds.map((n) => driveTorqueAt(bench.circuit, plan, n))),
+      current: brief(speeds.map(() => plan.limit)),
+    };
+  }
+  const hookup = reducedHookup(bench.circuit, bench.feed.frequency, plan);
+  const limit = plan.method === 'soft-starter' ? plan.limit : undefined;
+  const c = curveOf(bench, hookup, limit);
+  return { method, speed: brief(c.speed), torque: brief(c.torque), current: brief(c.current) };
+}
+
+/** Every so many rows, ends and all. */
+function thinned(trace: Trace | undefined): { readonly [K in keyof Trace]: number[] } | undefined {
+  if (!trace) return undefined;
+  const length = trace.time.length;
+  const every = Math.max(1, Math.ceil(length / mostPoints));
+  const keep = (column: Float64Array): number[] => {
+    const kept: number[] = [];
+    for (let i = 0; i < length; i += every) kept.push(column[i] ?? 0);
+    if ((length - 1) % every !== 0) kept.push(column[length - 1] ?? 0);
+    return kept;
+  };
+  return {
+    time: keep(trace.time),
+    speed: keep(trace.speed),
+    line: keep(trace.line),
+    motor: keep(trace.motor),
+    torque: keep(trace.torque),
+    load: keep(trace.load),
+    bus: keep(trace.bus),
+    terminal: keep(trace.terminal),
+    heat: keep(trace.heat),
+  };
+}
+
+/** What standstill alone says, where nothing could be simulated. */
+function judgeStandstill({ w, rules }: Walk, subject: Subject): void {
   const method = subject.method ?? 'direct';
   const margin = w.value(`start.${method}.breakawayMargin`);
   if (margin !== undefined && margin < 0) {
@@ -139,34 +521,7 @@ function judgeSubject({ w, rules }: Walk, needs: Needs, subject: Subject): void 
       'start.supply-weak',
       method === 'direct' ? 'stop' : 'note',
       `Direct on line would draw ${w.text('start.direct.peakCurrent')} and dip the bus by ${percent(direct, 1)}; the house rule allows ${percent(rules.maxDip)}.`,
-      {
-        fields: ['supply.source'],
-        figures: ['start.direct.voltageDip', 'start.direct.peakCurrent'],
-      },
-    );
-  }
-  if (method === 'star-delta') {
-    const supply = needs.supply.voltage;
-    if (
-      subject.deltaVoltage === null ||
-      (supply !== undefined && needs.practice.voltageFit(supply, subject.deltaVoltage).outcome === 'fail')
-    ) {
-      w.finding(
-        'start.six-leads',
-        'stop',
-        `Star-delta needs both ends of three windings and delta at line voltage; ${subject.name} ${subject.deltaVoltage === null ? 'does not say it has them' : `has delta at ${writeQuantity(subject.deltaVoltage, 'V')}`}.`,
-        {
-          fields: ['method'],
-        },
-      );
-    }
-  }
-  if (method === 'soft-starter') {
-    w.finding(
-      'start.live-output',
-      'note',
-      'A soft starter’s output is live when off: its semiconductors leak. Isolate, lock and prove dead; add a line contactor where that matters.',
-      {},
+      { fields: ['supply.source'], figures: ['start.direct.voltageDip', 'start.direct.peakCurrent'] },
     );
   }
 }
@@ -176,5 +531,9 @@ export function startKey({ w }: Walk, method: Method | null): string {
   const dip = w.value(`start.${method}.voltageDip`);
   const current = w.figures.get(`start.${method}.peakCurrent`)?.text;
   if (!current) return methodNames[method];
-  return dip === undefined ? `${methodNames[method]}, ${current}` : `${current}, dip ${percent(dip, 1)}`;
+  const time = w.value(`start.${method}.time`);
+  const quick = time === undefined ? '' : ` · ${time < 10 ? time.toFixed(1) : Math.round(time)} s`;
+  return dip === undefined
+    ? `${methodNames[method]}, ${current}${quick}`
+    : `${current}, dip ${percent(dip, 1)}${quick}`;
 }

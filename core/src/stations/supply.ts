@@ -1,7 +1,10 @@
-import { field } from '../law';
+import type { Case } from '../case';
+import { assumed, commonPractice, field, type Given, type Workings } from '../law';
 import { faultCurrent, sourceImpedance, sourceImpedanceFromFault } from '../physics';
 import { q } from '../quantity';
 import type { SupplyNeeds, Walk } from './walk';
+
+type Generator = Extract<NonNullable<NonNullable<Case['supply']>['source']>, { kind: 'generator' }>;
 
 /** The supply at the starter: voltage, frequency, and how stiff it is. Its figures belong to Start. */
 export function readSupply({ input, practice, w }: Walk): SupplyNeeds {
@@ -22,6 +25,7 @@ export function readSupply({ input, practice, w }: Walk): SupplyNeeds {
   const volts = field('supply.voltage', U?.value, U?.text);
   const source = supply?.source;
   let impedance: number | undefined;
+  let generator: SupplyNeeds['generator'];
   switch (source?.kind) {
     case 'transformer':
       impedance = w.figure('start.sourceImpedance', sourceImpedance, {
@@ -39,6 +43,7 @@ export function readSupply({ input, practice, w }: Walk): SupplyNeeds {
           source.subtransientReactance === undefined ? undefined : q(source.subtransientReactance, '1'),
         ),
       });
+      generator = readGenerator(source, volts, w);
       break;
     case 'fault-level':
       impedance = w.figure('start.sourceImpedance', sourceImpedanceFromFault, {
@@ -61,5 +66,40 @@ export function readSupply({ input, practice, w }: Walk): SupplyNeeds {
   }
   if (impedance !== undefined && impedance > 0)
     w.figure('start.faultCurrent', faultCurrent, { U: volts, Z_s: 'start.sourceImpedance' });
-  return { voltage: U?.value, frequency: supply?.frequency?.value ?? practice.frequency, impedance };
+  return { voltage: U?.value, frequency: supply?.frequency?.value ?? practice.frequency, impedance, generator };
 }
+
+/** Transient reactance and recovery, as usual where nobody gives them. */
+function readGenerator(source: Generator, U: Given<'V'>, w: Workings): SupplyNeeds['generator'] {
+  const sub = source.subtransientReactance;
+  if (sub === undefined) return undefined;
+  const x =
+    source.transientReactance === undefined
+      ? assumed(
+          'supply.source.transientReactance',
+          q(usualTransient * sub, '1'),
+          'not given: 1.5 × the subtransient reactance, common practice',
+        )
+      : field('supply.source.transientReactance', q(source.transientReactance, '1'));
+  const transientReactance = w.figure('start.transientReactance', sourceImpedance, {
+    U,
+    S: field('supply.source.rating', source.rating?.value, source.rating?.text),
+    x,
+  });
+  const recovery = source.recovery?.value ?? usualRecovery;
+  w.stated(
+    'start.recovery',
+    's',
+    q(recovery, 's'),
+    commonPractice('A generator’s regulator brings the bus back within one to two seconds'),
+    {
+      field: 'supply.source.recovery',
+      symbol: 'T_v',
+      assumed: source.recovery ? undefined : 'not given: 0.5 s as time constant',
+    },
+  );
+  return transientReactance === undefined ? undefined : { transientReactance, recovery };
+}
+
+const usualTransient = 1.5;
+const usualRecovery = 0.5;

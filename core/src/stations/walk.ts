@@ -1,7 +1,7 @@
 import type { Case } from '../case';
 import type { Workings } from '../law';
 import type { Lesson } from '../nameplate';
-import type { LoadShape } from '../physics';
+import type { LoadShape, StandstillSettings } from '../physics';
 import type { PlaceNeeds as PlaceConditions, Practice, Rules } from '../practice';
 
 /** What every station is handed: the case, who prescribes, the rules in force, and where to write. */
@@ -82,6 +82,8 @@ export interface SupplyNeeds {
   readonly frequency: number;
   /** Ohms per phase; 0 for a stiff supply, undefined where nobody said. */
   readonly impedance: number | undefined;
+  /** A generator's behaviour after the first instant: Ω a phase, and s. */
+  readonly generator: { readonly transientReactance: number; readonly recovery: number } | undefined;
 }
 
 /** What the case asks of motor and starter: the end of the first pass, all the second pass reads. */
@@ -92,6 +94,7 @@ export interface Needs {
   readonly load: LoadNeeds;
   readonly place: PlaceNeeds;
   readonly speed: SpeedNeeds;
+  readonly starter: StandstillSettings;
   readonly oldFrame: string | undefined;
   /** The failed motor, and what the new choice must do differently because of how it failed. */
   readonly old: PlateFacts;

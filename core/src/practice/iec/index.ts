@@ -25,6 +25,13 @@ const enclosureSource = remembered('standard', 'IEC 60034-5', '2020', 'IP codes;
 const usualShare = 0.75;
 
 /** Motor practice under IEC: 60034 motors, 60947 starters. */
+const inertiaSource = remembered(
+  'standard',
+  'IEC 60034-12',
+  '2016',
+  'clause 5.3 or 6.3 (external inertia of design N, torque with the square of speed)',
+);
+
 export const iec: Practice = {
   id: 'iec',
   name: 'IEC',
@@ -205,6 +212,15 @@ export const iec: Practice = {
       return { current, power: kw * 1000, name: `${current} A` };
     });
     return { value: sizes, source: t.currentSeriesSource };
+  },
+
+  stallTime: {
+    value: 10,
+    source: commonPractice('A hot cage motor bears its locked-rotor current for 10 to 20 s; the lower end taken'),
+  },
+
+  inertiaLimit(power, poles) {
+    return { value: 0.04 * (power / 1000) ** 0.9 * (poles / 2) ** 2.5, source: inertiaSource };
   },
 };
 

@@ -20,6 +20,19 @@ const conductorSource = remembered('code', 'NFPA 70 (National Electrical Code)',
 const shaftHeightSource = remembered('standard', 'NEMA MG 1', '2016', '4.2.1 (dimension D)');
 const enclosureSource = commonPractice('Enclosure words of NEMA MG 1, Part 1, and where the trade uses them');
 
+const stallSource = remembered(
+  'standard',
+  'NEMA MG 1',
+  '2016',
+  '12.49 (to 500 hp: at least 12 s at running temperature)',
+);
+const inertiaSource = remembered(
+  'standard',
+  'NEMA MG 1',
+  '2016',
+  '12.54.1 (load Wk², torque with the square of speed)',
+);
+
 /** Motor practice of North America: NEMA MG 1 motors installed by the National Electrical Code. */
 export const northAmerica: Practice = {
   id: 'north-america',
@@ -218,6 +231,16 @@ export const northAmerica: Practice = {
       if (current) sizes.push({ current, power: row[0] * horsepower, name: `${row[0]} hp` });
     }
     return { value: sizes, source: t.tableCurrentSource };
+  },
+
+  stallTime: { value: 12, source: stallSource },
+
+  inertiaLimit(power, poles) {
+    const hp = power / horsepower;
+    const thousands = 7.2 / poles;
+    const factor = poles === 2 ? 27 : 24;
+    const pounds = (factor * hp ** 0.95) / thousands ** 2.4 - (0.0685 * hp ** 1.5) / thousands ** 1.8;
+    return { value: pounds * 0.45359237 * 0.3048 ** 2, source: inertiaSource };
   },
 };
 
