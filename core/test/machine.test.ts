@@ -43,6 +43,28 @@ const books = [
     circuit: machine({ poles: 4, voltage: 460, ratedSpeed: 1740, statorResistance: 0.25, statorReactance: 0.5, rotorResistance: 0.2, rotorReactance: 0.5, magnetisingReactance: 30, frictionLoss: 1700 }),
     printed: { current: 42.75, powerFactor: 0.94, torque: 163.1, efficiency: 0.875, breakdown: 431.7, breakdownSlip: 0.1963, startingCurrent: 245.9 },
   },
+  {
+    // The book adds core and friction to one rotational loss.
+    name: '15 hp, 208 V, four poles (Chapman, Electric Machinery Fundamentals, 4th edition, problem 7-7)',
+    circuit: machine({ poles: 4, voltage: 208, ratedSpeed: 1710, statorResistance: 0.2, statorReactance: 0.41, rotorResistance: 0.12, rotorReactance: 0.41, magnetisingReactance: 15, frictionLoss: 430 }),
+    printed: { current: 44.8, powerFactor: 0.903, airGap: 13_400, torque: 71, efficiency: 0.845 },
+  },
+  {
+    name: '30 hp, 208 V, four poles (Chapman, Electric Machinery Fundamentals, 5th edition, problem 6-7)',
+    circuit: machine({ poles: 4, voltage: 208, ratedSpeed: 1710, statorResistance: 0.1, statorReactance: 0.21, rotorResistance: 0.07, rotorReactance: 0.21, magnetisingReactance: 10, frictionLoss: 900 }),
+    printed: { current: 78, powerFactor: 0.922, airGap: 24_100, torque: 128, efficiency: 0.85 },
+  },
+  {
+    // The book gives rated power and speed; the speed is rounded to 1 r/min, which is 4 % of slip.
+    name: '500 hp, 2300 V, four poles (Krause, Wasynczuk and Sudhoff, Analysis of Electric Machinery, table 4.10-1)',
+    circuit: machine({ poles: 4, voltage: 2300, ratedSpeed: 1773, statorResistance: 0.262, statorReactance: 1.206, rotorResistance: 0.187, rotorReactance: 1.206, magnetisingReactance: 54.02 }),
+    printed: { output: 500 * 746 },
+  },
+  {
+    name: '2250 hp, 2300 V, four poles (the same table; at 1786.2, which prints as 1786)',
+    circuit: machine({ poles: 4, voltage: 2300, ratedSpeed: 1786.2, statorResistance: 0.029, statorReactance: 0.226, rotorResistance: 0.022, rotorReactance: 0.226, magnetisingReactance: 13.04 }),
+    printed: { output: 2250 * 746 },
+  },
 ] as const; // prettier-ignore
 
 describe.each(books)('$name', ({ circuit, printed }) => {

@@ -130,7 +130,7 @@ export const arrived = 0.95;
 export const longest = 600;
 const mostSteps = 20_000;
 const traceLength = 1024;
-const usualTolerance = 1e-4;
+const usualTolerance = 1e-6;
 const shortest = 1e-9;
 /** Of the final speed: where the simulation ends; and net torque ÷ motor torque below which nothing moves any more. */
 const settled = 0.998;
@@ -468,13 +468,18 @@ class RunUp {
         continue;
       }
       const w1 = next[at.speed] ?? 0;
-      if (w1 - target > 1e-6 * target && h > shortest) {
+      // Where the stage ends, and where the start counts as done, the step is cut to end there.
+      const stop = this.#arrival === undefined ? Math.min(target, arrived * goal) : target;
+      if (w1 - stop > 1e-6 * stop && h > shortest) {
         const w0 = y[at.speed] ?? 0;
-        h *= Math.max(0.05, (target - w0) / (w1 - w0));
+        h *= Math.max(0.05, (stop - w0) / (w1 - w0));
         continue;
       }
-      this.#passes(h, goal);
       this.#accept(h);
+      if (this.#arrival === undefined && w1 >= arrived * goal * (1 - 1e-6)) {
+        this.#arrival = this.#t;
+        this.#event('at-speed');
+      }
       if (w1 >= target * (1 - 1e-6)) return;
       h *= Math.min(5, 0.9 * Math.max(error, 1e-6) ** -0.2);
     }
@@ -545,26 +550,6 @@ class RunUp {
     return rate > 0 ? Math.max(shortest, Math.min(0.05, ((0.01 / this.#tolerance) * scale) / rate)) : 0.05;
   }
 
-  /** Notes where the start counts as done within the step just made, by the cubic through its ends. */
-  #passes(h: number, goal: number): void {
-    const line = arrived * goal;
-    const w0 = this.#y[at.speed] ?? 0;
-    const w1 = this.#next[at.speed] ?? 0;
-    if (this.#arrival !== undefined || w1 < line) return;
-    const d0 = h * (this.#k1[at.speed] ?? 0);
-    const d1 = h * (this.#k7[at.speed] ?? 0);
-    let low = 0;
-    let high = 1;
-    while (high - low > 1e-6) {
-      const x = (low + high) / 2;
-      const y = w0 + x * (d0 + x * (3 * (w1 - w0) - 2 * d0 - d1 + x * (d0 + d1 - 2 * (w1 - w0))));
-      if (y < line) low = x;
-      else high = x;
-    }
-    this.#arrival = this.#t + h * high;
-    this.#events.push({ time: this.#arrival, speed: line * fromOmega, what: 'at-speed' });
-  }
-
   /**
    * True where the start ends here because nothing moves it any more: at standstill, or where the load has met the motor below the final
    * speed. A stage that ends by time waits on, with a note of where it was held.
@@ -586,7 +571,7 @@ class RunUp {
     return this.spec.feed.generator !== undefined && (this.#k1[at.emf] ?? 0) > 0.002 * this.spec.feed.voltage;
   }
 
-  /** Highest speed at which the motor on the full line carries the load, r/min; undefined where it carries it nowhere near synchronous. */
+  /** Speed between synchronism and breakdown at which the motor on the full line carries the load, r/min; undefined where it does not. */
   #meetingSpeed(): number | undefined {
     const { feed, circuit, load } = this.spec;
     const reactance = feed.generator?.transientReactance ?? feed.reactance;
@@ -597,10 +582,14 @@ class RunUp {
     };
     let outer = net(0) > 0 ? -0.3 : 0;
     let inner = outer < 0 ? 0 : 0.002;
+    let torque = 0;
     while (outer >= 0 && net(inner) <= 0) {
+      // Past breakdown the load is not carried, only met.
+      const here = this.#out[grid.torque] ?? 0;
+      if (here < torque || inner > 0.7) return undefined;
+      torque = here;
       outer = inner;
       inner *= 1.4;
-      if (inner > 0.7) return undefined;
     }
     if (outer < 0 && net(outer) > 0) return undefined;
     while (inner - outer > 1e-8) {

@@ -36,8 +36,10 @@ export interface Transient {
   readonly leastTorque: number;
   /** Voltage between lines left on the open winding just before reconnection ÷ rated; 0 for a direct start. */
   readonly residual: number;
-  /** Left of speed and torque at the end. */
+  /** At the end: r/min, N·m, and the crest of the symmetrical current then, A. */
   readonly endSpeed: number;
+  readonly endTorque: number;
+  readonly endCurrent: number;
 }
 
 const leastReactance = 1e-3;
@@ -145,9 +147,21 @@ class TwoAxis {
         torque[row] = this.#torque;
         speed[row] = ((this.#y[6] ?? 0) * 30) / Math.PI;
       }
-      this.#step(h, true);
+      if (i < steps) this.#step(h, true);
     }
-    return { time, current, torque, speed, peakCurrent, peakTorque, leastTorque, residual, endSpeed: ((this.#y[6] ?? 0) * 30) / Math.PI }; // prettier-ignore
+    return {
+      time,
+      current,
+      torque,
+      speed,
+      peakCurrent,
+      peakTorque,
+      leastTorque,
+      residual,
+      endSpeed: ((this.#y[6] ?? 0) * 30) / Math.PI,
+      endTorque: this.#torque,
+      endCurrent: Math.hypot(this.#ir, this.#ii),
+    };
   }
 
   #phases(): readonly [number, number, number] {
