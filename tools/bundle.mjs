@@ -3,14 +3,14 @@ import { execFileSync } from 'node:child_process';
 import { build } from 'esbuild';
 
 await build({
-  entryPoints: { solve: 'tools/solve.ts', laws: 'tools/laws.ts', bench: 'bench/solve.ts' },
+  entryPoints: { solve: 'tools/solve.ts', laws: 'tools/laws.ts', bench: 'bench/solve.ts', 'bench-start': 'bench/start.ts' },
   outdir: 'dist',
   outExtension: { '.js': '.mjs' },
   bundle: true,
   platform: 'node',
   format: 'esm',
   target: 'node20',
-  external: ['mathjs', 'temml', 'tinybench'],
+  external: ['mathjs', 'temml', 'tinybench', 'odex'],
   logLevel: 'warning',
 });
 execFileSync(process.execPath, ['dist/laws.mjs', '', 'web/src/lib/generated/formulas.json'], { stdio: 'inherit' });

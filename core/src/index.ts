@@ -18,3 +18,4 @@ export {
 } from './stations';
 export * from './solve';
 export * from './screening';
+export * from './starting';

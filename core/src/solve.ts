@@ -44,6 +44,7 @@ import {
   tellStart,
   type Judged,
   type Needs,
+  type Starting,
   type Subject,
   type Walk,
 } from './stations';
@@ -63,6 +64,8 @@ export interface Solved {
   readonly result: Result;
   /** Every candidate judged; null where nothing was chosen among. */
   readonly screening: { readonly needs: Needs; readonly judged: Judged } | null;
+  /** The subject's start, to be simulated with other settings; null where it cannot be. */
+  readonly starting: Starting | null;
 }
 
 /** Walks a case through the ten stations: state, judge, tell. Never throws for a case that was read. */
@@ -146,7 +149,7 @@ export function solveWith(input: Case, shelf: readonly Motor[] = [], told = best
     curves: found.curves,
     start: found.start,
   };
-  return { result, screening: found.screening };
+  return { result, screening: found.screening, starting: found.starting };
 }
 
 /** What the ranking takes because nobody gave it, in words. */
@@ -194,6 +197,7 @@ interface Told {
   readonly start: Result['start'];
   readonly replacement: Result['replacement'];
   readonly screening: Solved['screening'];
+  readonly starting: Starting | null;
 }
 
 const nothing: Told = {
@@ -206,6 +210,7 @@ const nothing: Told = {
   start: null,
   replacement: null,
   screening: null,
+  starting: null,
 };
 
 /** Second and third pass: judge every candidate, then narrate the subject. */
@@ -282,6 +287,7 @@ function chooseAndTell(
     start: start?.view ?? null,
     replacement: tellReplacement(walk, plate, needs, choice ? motor : undefined),
     screening: { needs, judged },
+    starting: start?.starting ?? null,
   };
 }
 

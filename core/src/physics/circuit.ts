@@ -45,36 +45,60 @@ const leastSlip = 1e-9;
 export const seen = { resistance: 0, reactance: 1, airGap: 2, core: 3 } as const;
 export const seenLength = 4;
 
-/**
- * The machine as its supply sees it at slip s and frequency f, written into `out` (length `seenLength`): series resistance and
- * reactance per phase in Ω, and air-gap and core watts for each A² of line current. Reactances go with frequency, core loss at
- * constant flux with f^1.5. Exact, and linear in voltage, so whatever stands in series adds to it. Allocates nothing; s of any sign, f above zero.
- */
-export function seenAt(c: Circuit, f: number, s: number, out: Float64Array): void {
+/** A circuit at one frequency as plain numbers, for loops that solve it again and again; see `prepare`. */
+export const preparedLength = 8;
+
+/** Writes a circuit at frequency f into `p` (length `preparedLength`). Reactances go with frequency, core loss at constant flux with f^1.5. */
+export function prepare(c: Circuit, f: number, p: Float64Array): void {
   const k = f / c.frequency;
+  p[0] = c.statorResistance + (c.strayResistance ?? 0);
+  p[1] = c.statorReactance * k;
+  p[2] = c.rotorResistance;
+  p[3] = c.rotorReactance * k;
+  p[4] = c.cage2?.resistance ?? Infinity;
+  p[5] = c.cage2 ? c.cage2.reactance * k : 0;
+  // Core loss as a conductance: at rated voltage and frequency it takes the stated loss.
+  p[6] = c.coreLoss > 0 ? c.coreLoss / (c.voltage * c.voltage * Math.sqrt(k)) : 0;
+  p[7] = -1 / (c.magnetisingReactance * k);
+}
+
+/**
+ * The machine as its supply sees it at slip s, from a prepared circuit, written into `out` (length `seenLength`): series resistance and
+ * reactance per phase in Ω, and air-gap and core watts for each A² of line current. Exact, and linear in voltage, so whatever stands in
+ * series adds to it. Allocates nothing; s of any sign.
+ */
+export function seenBy(p: Float64Array, s: number, out: Float64Array): void {
   const slip = Math.abs(s) < leastSlip ? leastSlip : s;
   // Rotor admittance: cages in parallel, each R/s + jX.
-  let r = c.rotorResistance / slip;
-  let x = c.rotorReactance * k;
+  let r = (p[2] ?? 0) / slip;
+  let x = p[3] ?? 0;
   let d = r * r + x * x;
   let g2 = r / d;
   let b2 = -x / d;
-  if (c.cage2) {
-    r = c.cage2.resistance / slip;
-    x = c.cage2.reactance * k;
+  const second = p[4] ?? Infinity;
+  if (second < Infinity) {
+    r = second / slip;
+    x = p[5] ?? 0;
     d = r * r + x * x;
     g2 += r / d;
     b2 -= x / d;
   }
-  // Core loss as a conductance: at rated voltage and frequency it takes the stated loss.
-  const gc = c.coreLoss > 0 ? c.coreLoss / (c.voltage * c.voltage * Math.sqrt(k)) : 0;
+  const gc = p[6] ?? 0;
   const g = g2 + gc;
-  const b = b2 - 1 / (c.magnetisingReactance * k);
+  const b = b2 + (p[7] ?? 0);
   const yy = g * g + b * b;
-  out[seen.resistance] = c.statorResistance + (c.strayResistance ?? 0) + g / yy;
-  out[seen.reactance] = c.statorReactance * k - b / yy;
+  out[seen.resistance] = (p[0] ?? 0) + g / yy;
+  out[seen.reactance] = (p[1] ?? 0) - b / yy;
   out[seen.airGap] = (3 * g2) / yy;
   out[seen.core] = (3 * gc) / yy;
+}
+
+const prepared = new Float64Array(preparedLength);
+
+/** The same of a circuit at frequency f, above zero. */
+export function seenAt(c: Circuit, f: number, s: number, out: Float64Array): void {
+  prepare(c, f, prepared);
+  seenBy(prepared, s, out);
 }
 
 /** Friction and windage in W at n r/min: with the cube of speed. */
@@ -136,13 +160,15 @@ const golden = (Math.sqrt(5) - 1) / 2;
 /** Slips of the search for breakdown, from 0.0003 to 1 on a logarithmic scale. */
 const ladder = Float64Array.from({ length: 33 }, (_, i) => 10 ** (-3.5 + (3.5 * i) / 32));
 
-/** Electromagnetic torque in N·m at slip s for one volt between lines, squared. */
-function torquePerVolt(c: Circuit, f: number, s: number): number {
-  seenAt(c, f, s, view);
+/** Air-gap watts at slip s of a prepared circuit for one volt of phase, squared. */
+function gapPerVolt(p: Float64Array, s: number): number {
+  seenBy(p, s, view);
   const zr = view[seen.resistance] ?? 0;
   const zx = view[seen.reactance] ?? 0;
-  return ((view[seen.airGap] ?? 0) * c.poles) / (12 * Math.PI * f * (zr * zr + zx * zx));
+  return (view[seen.airGap] ?? 0) / (zr * zr + zx * zx);
 }
+
+const searched = new Float64Array(preparedLength);
 
 /**
  * Breakdown: the largest torque between synchronism and standstill and the slip it stands at. Slips are searched on a logarithmic scale at 33
@@ -154,10 +180,11 @@ export function breakdown(
   f: number,
   within = 1e-7,
 ): { readonly torque: number; readonly slip: number } {
+  prepare(c, f, searched);
   let best = 0;
   let most = -Infinity;
   for (let i = 0; i < ladder.length; i++) {
-    const t = torquePerVolt(c, f, ladder[i] ?? 1);
+    const t = gapPerVolt(searched, ladder[i] ?? 1);
     if (t > most) {
       best = i;
       most = t;
@@ -167,25 +194,25 @@ export function breakdown(
   let high = Math.log(ladder[best + 1] ?? 1);
   let a = high - golden * (high - low);
   let b = low + golden * (high - low);
-  let ta = torquePerVolt(c, f, Math.exp(a));
-  let tb = torquePerVolt(c, f, Math.exp(b));
+  let ta = gapPerVolt(searched, Math.exp(a));
+  let tb = gapPerVolt(searched, Math.exp(b));
   while (high - low > within) {
     if (ta > tb) {
       high = b;
       b = a;
       tb = ta;
       a = high - golden * (high - low);
-      ta = torquePerVolt(c, f, Math.exp(a));
+      ta = gapPerVolt(searched, Math.exp(a));
     } else {
       low = a;
       a = b;
       ta = tb;
       b = low + golden * (high - low);
-      tb = torquePerVolt(c, f, Math.exp(b));
+      tb = gapPerVolt(searched, Math.exp(b));
     }
   }
   const slip = Math.exp((low + high) / 2);
-  return { torque: U * U * torquePerVolt(c, f, slip), slip };
+  return { torque: (U * U * gapPerVolt(searched, slip) * c.poles) / (12 * Math.PI * f), slip };
 }
 
 /**

@@ -100,7 +100,7 @@ const words: Readonly<Record<Met['what'], string>> = {
 const nothingGained = 1e-9;
 /** Sum of squared logarithms at which the data count as met while searching, and the slip under which usual cages break down. */
 const metError = (startWithin / 10) ** 2;
-const usualBreakdownSlip = 0.35;
+const usualBreakdownSlip = 0.45;
 
 class Fitter {
   readonly synchronous: number;
@@ -322,7 +322,7 @@ function descend(
   residuals(u, r);
   let error = square(r);
   let damping = 1e-3;
-  for (let i = 0; i < 30 && error > 1e-7; i++) {
+  for (let i = 0; i < 20 && error > 1e-6; i++) {
     const h = 1e-3;
     for (let k = 0; k < 3; k++) {
       residuals(scaled(u, k, h), moved);
@@ -344,7 +344,7 @@ function descend(
         r.set(moved);
         error = after;
         damping = Math.max(1e-9, damping / 5);
-        better = gained > 1e-6 * error;
+        better = gained > 1e-3 * error;
         break;
       }
       damping *= 6;

@@ -1,4 +1,4 @@
-import { seen, seenAt, seenLength, type Circuit } from './circuit';
+import { prepare, preparedLength, seen, seenBy, seenLength, type Circuit } from './circuit';
 
 /**
  * What feeds a start. V between lines before switching on, Hz, Ω a phase. A generator is its electromotive force behind the transient
@@ -44,6 +44,7 @@ export const grid = { line: 0, motor: 1, bus: 2, terminal: 3, torque: 4, input: 
 export const gridLength = 10;
 
 const rootThree = Math.sqrt(3);
+const view = new Float64Array(seenLength);
 
 /**
  * Source, starter, cable and motor in series at one speed, solved exactly: everything is linear in voltage. A soft starter is
@@ -51,14 +52,20 @@ const rootThree = Math.sqrt(3);
  * (fundamental only). Allocates nothing.
  */
 export class Network {
-  readonly #view = new Float64Array(seenLength);
+  readonly #prepared = new Float64Array(preparedLength);
   readonly #synchronous: number;
+  /** N·m for each W in the air gap, Ω a phase of the stator. */
+  readonly #perWatt: number;
+  readonly #stator: number;
 
   constructor(
-    readonly circuit: Circuit,
+    circuit: Circuit,
     readonly feed: Feed,
   ) {
+    prepare(circuit, feed.frequency, this.#prepared);
     this.#synchronous = (120 * feed.frequency) / circuit.poles;
+    this.#perWatt = circuit.poles / (4 * Math.PI * feed.frequency);
+    this.#stator = circuit.statorResistance + (circuit.strayResistance ?? 0);
   }
 
   /** Steady state at n r/min in a stage; `emf` and `reactance` are the source's now. Written into `out` (length `gridLength`). */
@@ -70,14 +77,13 @@ export class Network {
     reactance: number,
     out: Float64Array,
   ): void {
-    const { circuit, feed } = this;
+    const { feed } = this;
     if (stage.open) {
       out.fill(0);
       out[grid.bus] = emf;
       return;
     }
-    const view = this.#view;
-    seenAt(circuit, feed.frequency, 1 - n / this.#synchronous, view);
+    seenBy(this.#prepared, 1 - n / this.#synchronous, view);
     const k2 = stage.impedance / (stage.tap * stage.tap);
     const mr = (view[seen.resistance] ?? 0) * k2;
     const mx = (view[seen.reactance] ?? 0) * k2;
@@ -91,7 +97,7 @@ export class Network {
     let inserted = 0;
     // Air-gap watts for each A² of line current.
     const gap = (view[seen.airGap] ?? 0) * k2;
-    const perTorque = (gap * circuit.poles) / (4 * Math.PI * feed.frequency);
+    const perTorque = gap * this.#perWatt;
     if (control) {
       let most = control.current;
       if (control.torque < Infinity && perTorque > 0) most = Math.min(most, Math.sqrt(Math.max(0, control.torque) / perTorque)); // prettier-ignore
@@ -116,7 +122,7 @@ export class Network {
     out[grid.torque] = square * perTorque;
     out[grid.input] = 3 * square * mr;
     out[grid.airGap] = square * gap;
-    out[grid.stator] = 3 * square * (circuit.statorResistance + (circuit.strayResistance ?? 0)) * k2;
+    out[grid.stator] = 3 * square * this.#stator * k2;
     out[grid.core] = square * (view[seen.core] ?? 0) * k2;
     out[grid.inserted] = inserted;
   }

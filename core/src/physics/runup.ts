@@ -166,19 +166,27 @@ const [e1, e3, e4, e5, e6, e7] = [71 / 57600, -71 / 16695, 71 / 1920, -17253 / 3
 
 const fromOmega = 30 / Math.PI;
 
+/** Arrays of the start being simulated: one at a time, so one set is enough and nothing is allocated for it. */
+const space = {
+  out: new Float64Array(gridLength),
+  y: new Float64Array(states),
+  next: new Float64Array(states),
+  k1: new Float64Array(states),
+  k2: new Float64Array(states),
+  k3: new Float64Array(states),
+  k4: new Float64Array(states),
+  k5: new Float64Array(states),
+  k6: new Float64Array(states),
+  k7: new Float64Array(states),
+} as const;
+
 class RunUp {
   readonly #net: Network;
-  readonly #out = new Float64Array(gridLength);
-  readonly #y = new Float64Array(states);
-  readonly #next = new Float64Array(states);
-  readonly #probe = new Float64Array(states);
-  #k1 = new Float64Array(states);
-  readonly #k2 = new Float64Array(states);
-  readonly #k3 = new Float64Array(states);
-  readonly #k4 = new Float64Array(states);
-  readonly #k5 = new Float64Array(states);
-  readonly #k6 = new Float64Array(states);
-  #k7 = new Float64Array(states);
+  readonly #out = space.out;
+  readonly #y = space.y;
+  readonly #next = space.next;
+  #k1 = space.k1;
+  #k7 = space.k7;
   readonly #control: Control = { current: Infinity, voltage: 1, torque: Infinity };
   readonly #synchronous: number;
   readonly #tolerance: number;
@@ -215,6 +223,7 @@ class RunUp {
     solveAt(circuit, circuit.voltage, circuit.frequency, 1, locked);
     this.#permitted = (locked[steady.current] ?? 1) ** 2 * spec.stallTime;
     this.#permittedRotor = (locked[steady.airGap] ?? 1) * spec.stallTime;
+    this.#y.fill(0);
     this.#y[at.emf] = feed.voltage;
     if (spec.traced) this.#trace = { data: new Float64Array(traceLength * 9), length: 0, stride: 1, seen: 0 };
   }
@@ -343,12 +352,12 @@ class RunUp {
     this.#net.solve(n, this.#stage, this.#controlled ? this.#control : undefined, emf, x, this.#out);
   }
 
-  /** Rates of change of the state at time t; standing, it moves only when torque beats breakaway. */
-  #rates(t: number, y: Float64Array, dy: Float64Array): void {
+  /** Rates of change of the state at time t and a speed in rad/s; standing, it moves only when torque beats breakaway. */
+  #rates(t: number, speed: number, emf: number, dy: Float64Array): void {
     const { spec } = this;
-    const omega = Math.max(0, y[at.speed] ?? 0);
+    const omega = Math.max(0, speed);
     const n = omega * fromOmega;
-    this.#solve(t, n, y[at.emf] ?? 0);
+    this.#solve(t, n, emf);
     const out = this.#out;
     const friction = frictionAt(spec.circuit, n);
     const load = startTorqueAt(spec.load, n);
@@ -366,7 +375,7 @@ class RunUp {
     // As the running connection's line current: in star the winding's share is √3 more of it.
     dy[at.squared] = motor * motor * this.#stage.impedance;
     const g = spec.feed.generator;
-    dy[at.emf] = g ? this.#recovering(y[at.emf] ?? 0, out[grid.bus] ?? 0, g.recovery) : 0;
+    dy[at.emf] = g ? this.#recovering(emf, out[grid.bus] ?? 0, g.recovery) : 0;
   }
 
   #recovering(emf: number, bus: number, recovery: number): number {
@@ -377,7 +386,7 @@ class RunUp {
 
   /** Looks at the state as it stands: peaks, margins, trace. */
   #begin(): void {
-    this.#rates(this.#t, this.#y, this.#k1);
+    this.#rates(this.#t, this.#y[at.speed] ?? 0, this.#y[at.emf] ?? 0, this.#k1);
     const torque = this.#out[grid.torque] ?? 0;
     this.#jolt = Math.max(this.#jolt, Math.abs(torque - this.#torqueBefore));
     this.#look();
@@ -495,45 +504,47 @@ class RunUp {
     this.#k1 = k;
     if ((this.#y[at.speed] ?? 0) < 0) {
       this.#y[at.speed] = 0;
-      this.#rates(this.#t, this.#y, k);
+      this.#rates(this.#t, 0, this.#y[at.emf] ?? 0, k);
     }
     this.#look();
   }
 
-  /** One step of the pair into `next`; gives the error of speed (and of a generator's voltage) ÷ what is allowed. */
+  /**
+   * One step of the pair into `next`; gives the error of speed (and of a generator's voltage) ÷ what is allowed. Only these two drive the
+   * rates, so the integrals are summed once, at the end of the step.
+   */
   #step(h: number, scale: number): number {
     const y = this.#y;
-    const z = this.#probe;
     const next = this.#next;
     const t = this.#t;
+    const { k2, k3, k4, k5, k6 } = space;
     const k1 = this.#k1;
-    const k2 = this.#k2;
-    const k3 = this.#k3;
-    const k4 = this.#k4;
-    const k5 = this.#k5;
-    const k6 = this.#k6;
     const k7 = this.#k7;
-    for (let i = 0; i < states; i++) z[i] = (y[i] ?? 0) + h * a21 * (k1[i] ?? 0);
-    this.#rates(t + h / 5, z, k2);
-    for (let i = 0; i < states; i++) z[i] = (y[i] ?? 0) + h * (a31 * (k1[i] ?? 0) + a32 * (k2[i] ?? 0));
-    this.#rates(t + 0.3 * h, z, k3);
-    for (let i = 0; i < states; i++)
-      z[i] = (y[i] ?? 0) + h * (a41 * (k1[i] ?? 0) + a42 * (k2[i] ?? 0) + a43 * (k3[i] ?? 0));
-    this.#rates(t + 0.8 * h, z, k4);
-    for (let i = 0; i < states; i++)
-      z[i] = (y[i] ?? 0) + h * (a51 * (k1[i] ?? 0) + a52 * (k2[i] ?? 0) + a53 * (k3[i] ?? 0) + a54 * (k4[i] ?? 0));
-    this.#rates(t + (8 / 9) * h, z, k5);
-    for (let i = 0; i < states; i++)
-      z[i] = (y[i] ?? 0) + h * (a61 * (k1[i] ?? 0) + a62 * (k2[i] ?? 0) + a63 * (k3[i] ?? 0) + a64 * (k4[i] ?? 0) + a65 * (k5[i] ?? 0)); // prettier-ignore
-    this.#rates(t + h, z, k6);
+    const w = y[at.speed] ?? 0;
+    const e = y[at.emf] ?? 0;
+    const w1 = k1[at.speed] ?? 0;
+    const g1 = k1[at.emf] ?? 0;
+    this.#rates(t + h / 5, w + h * a21 * w1, e + h * a21 * g1, k2);
+    const w2 = k2[at.speed] ?? 0;
+    const g2 = k2[at.emf] ?? 0;
+    this.#rates(t + 0.3 * h, w + h * (a31 * w1 + a32 * w2), e + h * (a31 * g1 + a32 * g2), k3);
+    const w3 = k3[at.speed] ?? 0;
+    const g3 = k3[at.emf] ?? 0;
+    this.#rates(t + 0.8 * h, w + h * (a41 * w1 + a42 * w2 + a43 * w3), e + h * (a41 * g1 + a42 * g2 + a43 * g3), k4);
+    const w4 = k4[at.speed] ?? 0;
+    const g4 = k4[at.emf] ?? 0;
+    const t5 = t + (8 / 9) * h;
+    this.#rates(t5, w + h * (a51 * w1 + a52 * w2 + a53 * w3 + a54 * w4), e + h * (a51 * g1 + a52 * g2 + a53 * g3 + a54 * g4), k5); // prettier-ignore
+    const w5 = k5[at.speed] ?? 0;
+    const g5 = k5[at.emf] ?? 0;
+    this.#rates(t + h, w + h * (a61 * w1 + a62 * w2 + a63 * w3 + a64 * w4 + a65 * w5), e + h * (a61 * g1 + a62 * g2 + a63 * g3 + a64 * g4 + a65 * g5), k6); // prettier-ignore
     for (let i = 0; i < states; i++)
       next[i] = (y[i] ?? 0) + h * (b1 * (k1[i] ?? 0) + b3 * (k3[i] ?? 0) + b4 * (k4[i] ?? 0) + b5 * (k5[i] ?? 0) + b6 * (k6[i] ?? 0)); // prettier-ignore
-    this.#rates(t + h, next, k7);
-    const off = (i: number): number =>
-      Math.abs(h * (e1 * (k1[i] ?? 0) + e3 * (k3[i] ?? 0) + e4 * (k4[i] ?? 0) + e5 * (k5[i] ?? 0) + e6 * (k6[i] ?? 0) + e7 * (k7[i] ?? 0))); // prettier-ignore
-    const ofSpeed = off(at.speed) / scale;
-    if (!this.spec.feed.generator) return ofSpeed;
-    return Math.max(ofSpeed, off(at.emf) / (this.#tolerance * this.spec.feed.voltage));
+    this.#rates(t + h, next[at.speed] ?? 0, next[at.emf] ?? 0, k7);
+    const ofSpeed = Math.abs(h * (e1 * w1 + e3 * w3 + e4 * w4 + e5 * w5 + e6 * (k6[at.speed] ?? 0) + e7 * (k7[at.speed] ?? 0))); // prettier-ignore
+    if (!this.spec.feed.generator) return ofSpeed / scale;
+    const ofEmf = Math.abs(h * (e1 * g1 + e3 * g3 + e4 * g4 + e5 * g5 + e6 * (k6[at.emf] ?? 0) + e7 * (k7[at.emf] ?? 0))); // prettier-ignore
+    return Math.max(ofSpeed / scale, ofEmf / (this.#tolerance * this.spec.feed.voltage));
   }
 
   /** Longest step a chart still draws well: a hundredth of the speed, a twentieth of the time so far. */
@@ -589,15 +600,10 @@ class RunUp {
       if (here < torque || inner > 0.7) return undefined;
       torque = here;
       outer = inner;
-      inner *= 1.4;
+      inner *= 2;
     }
     if (outer < 0 && net(outer) > 0) return undefined;
-    while (inner - outer > 1e-8) {
-      const mid = (inner + outer) / 2;
-      if (net(mid) > 0) inner = mid;
-      else outer = mid;
-    }
-    return this.#synchronous * (1 - inner);
+    return this.#synchronous * (1 - root(net, outer, inner));
   }
 }
 
@@ -615,6 +621,22 @@ export function reducedHookup(c: Circuit, f: number, plan: Plan): Hookup {
     default:
       return onLine;
   }
+}
+
+/** Where f crosses nought between two values at which its sign differs: regula falsi, Illinois, to 1e-9. */
+function root(f: (x: number) => number, from: number, to: number): number {
+  let [a, b] = [from, to];
+  let [fa, fb] = [f(a), f(b)];
+  for (let i = 0; i < 60 && Math.abs(b - a) > 1e-9; i++) {
+    const x = b - (fb * (b - a)) / (fb - fa);
+    const fx = f(x);
+    if (fx === 0) return x;
+    if (fx > 0 === fb > 0) fa /= 2;
+    else [a, fa] = [b, fb];
+    if (Math.abs(x - b) < 1e-9) return x;
+    [b, fb] = [x, fx];
+  }
+  return b;
 }
 
 /** Ω a phase in series that leave a share of a stiff line's voltage to the motor at standstill. */

@@ -69,7 +69,7 @@ export function changeoverWindow(s: StartCase, plan: StarDelta): Found<Changeove
 /** Shortest ramp in s, to a tenth, that a drive follows without meeting its current limit. */
 export function shortestRamp(s: StartCase, plan: DrivePlan): Found<number> {
   const run = (ramp: number): Run => simulate(s, { ...plan, ramp });
-  const follows = (r: Run): boolean => succeeds(s, r) && !r.events.some((e) => e.what === 'limited' && e.time > 0);
+  const follows = (r: Run): boolean => succeeds(s, r) && !r.events.some((e) => e.what === 'limited');
   let high = 1;
   let best = run(high);
   while (!follows(best) && high < 300) {

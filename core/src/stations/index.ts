@@ -15,6 +15,7 @@ export * from './subject';
 export * from './machine';
 export * from './choice';
 export * from './start';
+export * from './startPlans';
 export * from './guard';
 export * from './drive';
 export * from './cost';

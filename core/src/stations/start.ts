@@ -1,4 +1,4 @@
-import type { StartCurves, StartView } from '../case';
+import type { Case, StartCurves, StartView } from '../case';
 import type { Motor } from '../catalogue';
 import {
   assumed,
@@ -11,6 +11,7 @@ import {
   type Method,
   type Source,
   type StartId,
+  type Workings,
 } from '../law';
 import {
   coldShare,
@@ -21,6 +22,10 @@ import {
   driveTorque,
   driveTorqueAt,
   firstPeak,
+  grid,
+  gridLength,
+  Network,
+  onLine,
   gentlestStop,
   inertiaReserve,
   largestMotor,
@@ -51,6 +56,7 @@ import {
   type Run,
   type StartCase,
   type Trace,
+  type AnyPlan,
 } from '../physics';
 import { q, writeQuantity } from '../quantity';
 import { driveOverload } from './candidate';
@@ -66,6 +72,18 @@ import { percent, type Needs, type Walk } from './walk';
 export interface StartTold {
   readonly view: StartView;
   readonly curves: StartCurves;
+  readonly starting: Starting;
+}
+
+/** One motor, load and supply ready to be started again with other settings. */
+export interface Starting {
+  readonly bench: StartCase;
+  readonly aim: DriveAim;
+  readonly settings: Case['start'];
+  /** The subject's own method. */
+  readonly method: Method;
+  readonly pipe: number | undefined;
+  readonly pump: boolean;
 }
 
 /**
@@ -215,7 +233,7 @@ function machineOf(walk: Walk, subject: Subject): Machine | undefined {
 
 /** Every method on the bench; undefined where the motor's circuit or the supply's voltage is not known. */
 function simulateAll(walk: Walk, needs: Needs, subject: Subject, supply: Given<'V'>): StartTold | undefined {
-  const { w } = walk;
+  const { w, input } = walk;
   const machine = machineOf(walk, subject);
   const bench = machine && startCase(walk, needs, subject, machine.circuit);
   if (!machine || !bench) return undefined;
@@ -249,6 +267,14 @@ function simulateAll(walk: Walk, needs: Needs, subject: Subject, supply: Given<'
       machine: machineView(machine.motor.name, machine.circuit, machine.fitted, assumedOfMotor),
     },
     curves: curvesOf(bench, tried, own),
+    starting: {
+      bench,
+      aim,
+      settings: input.start,
+      method: chosen,
+      pipe: input.start?.softStarter?.pipe?.value,
+      pump: isPump(input),
+    },
   };
 }
 
@@ -398,8 +424,10 @@ function tellHeat({ input, w }: Walk, needs: Needs, bench: StartCase, { method, 
     w.fact('start.cool-down', 'Between starts', `About ${writeQuantity(3600 / z, 's')} running between two starts keeps the mean heat at full load’s.`, commonPractice('Mean heat'), { figures: ['start.startsPerHour'], estimate: true });
 } // prettier-ignore
 
+const isPump = (input: Case): boolean => input.load?.machine?.endsWith('pump') ?? false;
+
 /** What goes with a method beside its settings. */
-function tellAdvice({ input, w }: Walk, bench: StartCase, { method, run }: Tried): void {
+function tellAdvice({ input, w }: Walk, bench: StartCase, { method, run, planned }: Tried): void {
   const crest = w.value(`start.${method}.firstPeak`);
   if (run && crest !== undefined && method !== 'soft-starter' && method !== 'drive')
     w.fact(
@@ -409,6 +437,7 @@ function tellAdvice({ input, w }: Walk, bench: StartCase, { method, run }: Tried
       commonPractice('An instantaneous trip must not see the first cycle'),
       { figures: [`start.${method}.firstPeak`], estimate: true },
     );
+  tellShare(w, bench, planned.plan);
   if (method !== 'soft-starter') return;
   const own = input.start?.softStarter;
   w.finding(
@@ -419,12 +448,26 @@ function tellAdvice({ input, w }: Walk, bench: StartCase, { method, run }: Tried
   );
   if (own?.bypass === false)
     w.finding('start.no-bypass', 'caution', 'Without a bypass the semiconductors carry the running current and heat the panel all year.', { fields: ['start.softStarter.bypass'] });
-  const pump = /pump/.test(input.load?.machine ?? '');
-  if (!pump) return;
+  if (!isPump(input)) return;
   const least = gentlestStop(bench, own?.pipe?.value);
   w.stated('start.stopTime', 's', q(least, 's'), commonPractice('Ten reflections of the pipeline, or 10 s; never less than three times coasting to half speed'), { field: 'start.softStarter.pipe', symbol: 't_stop', assumed: own?.pipe ? undefined : 'the pipeline’s length is not given: 10 s' });
   if (own?.stop !== undefined && own.stop.value < least)
     w.finding('start.slams', 'caution', `A stop in ${own.stop.text} may slam the check valve: about ${writeQuantity(least, 's')} is gentle (an estimate; the pipeline decides).`, { fields: ['start.softStarter.stop', 'start.softStarter.pipe'], figures: ['start.stopTime'] });
+} // prettier-ignore
+
+/** How much of a direct start a reduced one takes on this supply, and why that is not its share on a stiff one. */
+function tellShare(w: Workings, bench: StartCase, plan: AnyPlan): void {
+  if (plan.method === 'direct' || plan.method === 'soft-starter' || plan.method === 'drive') return;
+  const net = new Network(bench.circuit, bench.feed);
+  const { frequency, voltage, reactance } = bench.feed;
+  const hookup = reducedHookup(bench.circuit, frequency, plan);
+  const [direct, reduced] = [new Float64Array(gridLength), new Float64Array(gridLength)];
+  net.solve(0, onLine, undefined, voltage, reactance, direct);
+  net.solve(0, hookup, undefined, voltage, reactance, reduced);
+  const of = (index: number): number => (reduced[index] ?? 0) / (direct[index] ?? 1);
+  const stiff = methodShares(plan.method, { tap: hookup.tap, reactorShare: plan.method === 'primary-reactor' ? plan.share : 1, softLimit: 0 });
+  if (!stiff) return;
+  w.fact('start.share', 'Share of a direct start', `At standstill on this supply it takes ${percent(of(grid.line))} of the direct line current and gives ${percent(of(grid.torque))} of its torque; on a stiff one ${percent(stiff.current)} and ${percent(stiff.torque)}. The direct start dips source and cable more, so its own current and torque are less here.`, shareSource, { figures: [`start.${plan.method}.standstillCurrent`, 'start.sourceImpedance'] });
 } // prettier-ignore
 
 /** The standard's own limit of load inertia, as a cross-check of the simulation. */
