@@ -15,6 +15,7 @@ export {
   type Judged,
   type Needs,
   type Requirement,
+  type Starting,
 } from './stations';
 export * from './solve';
 export * from './screening';

@@ -23,9 +23,10 @@ export interface DriveSpec {
   readonly traced?: boolean;
 }
 
-/** Share of its power a drive passes on, and power factor at its input with a choke: common practice. */
+/** Share of its power a drive passes on, power factor at its input with a choke, and reactive part of its fundamental: common practice. */
 export const driveShareAtLoad = 0.97;
 export const drivePowerFactor = 0.95;
+export const driveReactiveShare = 0.25;
 
 const rows = 150;
 /** Speeds at which the torque at the current limit is worked out; straight lines between. */
@@ -218,9 +219,7 @@ export function runOnDrive(spec: DriveSpec): Run {
     const line = input / (driveShareAtLoad * rootThree * feed.voltage * drivePowerFactor);
     peakLine = Math.max(peakLine, line);
     peakMotor = Math.max(peakMotor, p.current);
-    // The input's fundamental is in phase with the voltage, near enough; behind a reactance it costs little.
-    const drop = rootThree * line * feed.reactance;
-    const bus = Math.sqrt(Math.max(0, feed.voltage ** 2 - drop * drop)) - rootThree * line * feed.resistance;
+    const bus = feed.voltage - rootThree * line * (feed.reactance * driveReactiveShare + feed.resistance);
     leastBus = Math.min(leastBus, bus);
     if (arrival === undefined) {
       const left = limit - startTorqueAt(load, n);

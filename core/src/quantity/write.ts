@@ -27,6 +27,7 @@ const habits: Partial<Record<UnitId, (value: number) => string>> = {
   money: (v) => Math.round(v).toString(),
   a: (v) => v.toFixed(1),
   h: (v) => threeFigures(v),
+  s: (v) => trim(writeNumber(v)),
   dB: (v) => trim(v.toFixed(1)),
   // A ratio close to one says how far off it is.
   '1': (v) => (Number.isInteger(v) ? v.toString() : trim(Math.abs(v - 1) < 0.05 ? v.toFixed(4) : writeNumber(v))),

@@ -16,6 +16,7 @@ export * from './machine';
 export * from './choice';
 export * from './start';
 export * from './startPlans';
+export * from './startCurves';
 export * from './guard';
 export * from './drive';
 export * from './cost';

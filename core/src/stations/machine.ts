@@ -130,9 +130,9 @@ export function machineView(
           ]
         : []),
       parameter('Xm', 'magnetising reactance', ohm(c.magnetisingReactance)),
-      parameter('P_c', 'core loss at rated voltage', writeQuantity(c.coreLoss, 'W', 'si')),
-      parameter('P_f', 'friction and windage', writeQuantity(c.frictionLoss, 'W', 'si')),
-      ...(c.strayResistance ? [parameter('R_s', 'stands for stray loss', ohm(c.strayResistance))] : []),
+      parameter('Pc', 'core loss at rated voltage', writeQuantity(c.coreLoss, 'W', 'si')),
+      parameter('Pf', 'friction and windage', writeQuantity(c.frictionLoss, 'W', 'si')),
+      ...(c.strayResistance ? [parameter('Rs', 'stands for stray loss', ohm(c.strayResistance))] : []),
     ],
     met: (fitted?.met ?? []).map((m) => {
       const [label, unit] = metLabels[m.what];

@@ -17,10 +17,8 @@ import {
   coldShare,
   coldStall,
   coldStallPractice,
-  curveOf,
   driveLineCurrent,
   driveTorque,
-  driveTorqueAt,
   firstPeak,
   grid,
   gridLength,
@@ -42,7 +40,6 @@ import {
   seenLength,
   shareSource,
   softLimitPractice,
-  startTorqueAt,
   startingCurrent,
   startingTorque,
   startsPerHour,
@@ -55,7 +52,6 @@ import {
   type MethodShares,
   type Run,
   type StartCase,
-  type Trace,
   type AnyPlan,
 } from '../physics';
 import { q, writeQuantity } from '../quantity';
@@ -63,6 +59,7 @@ import { driveOverload } from './candidate';
 import { methodNames } from './explain';
 import { machineView, pinnedCircuit, tellFitted } from './machine';
 import { fittedCircuit, startCase } from './startBench';
+import { curvesOf } from './startCurves';
 import { recommend, rowOf, tryMethod, type Tried } from './startCompare';
 import type { DriveAim } from './startPlans';
 import { numberOf, type Subject } from './subject';
@@ -84,6 +81,8 @@ export interface Starting {
   readonly method: Method;
   readonly pipe: number | undefined;
   readonly pump: boolean;
+  /** False where nobody described the source: no dip is claimed. */
+  readonly sourceKnown: boolean;
 }
 
 /**
@@ -274,6 +273,7 @@ function simulateAll(walk: Walk, needs: Needs, subject: Subject, supply: Given<'
       method: chosen,
       pipe: input.start?.softStarter?.pipe?.value,
       pump: isPump(input),
+      sourceKnown: needs.supply.impedance !== undefined,
     },
   };
 }
@@ -479,69 +479,6 @@ function tellInertiaLimit({ practice, w, input }: Walk, motor: Motor): void {
   if (reserve !== undefined && reserve < 0)
     w.finding('start.heavy', 'caution', `The load’s inertia of ${w.text(load)} is above the ${w.text('start.inertiaLimit')} the standard lets this rating start on the full line: ask the maker.`, { fields: ['load.inertia'], figures: ['start.inertiaReserve', 'start.inertiaLimit'], source: limit.source });
 } // prettier-ignore
-
-const brief = (list: ArrayLike<number>): number[] => Array.from(list, (x) => Number(x.toPrecision(5)));
-
-/** Most points a chart of the run-up is given. */
-const mostPoints = 160;
-
-function curvesOf(bench: StartCase, tried: readonly Tried[], own: Tried | undefined): StartCurves {
-  const trace = thinned(own?.run?.trace);
-  const synchronous = (120 * bench.feed.frequency) / bench.circuit.poles;
-  const speeds = Array.from({ length: 41 }, (_, i) => (synchronous * i) / 40);
-  return {
-    method: own?.method ?? 'direct',
-    time: brief(trace?.time ?? []),
-    speed: brief(trace?.speed ?? []),
-    line: brief(trace?.line ?? []),
-    torque: brief(trace?.torque ?? []),
-    load: brief(trace?.load ?? []),
-    bus: brief((trace?.bus ?? []).map((u) => u / bench.feed.voltage)),
-    heat: brief(trace?.heat ?? []),
-    loadSpeed: speeds.map((n) => [Number(n.toPrecision(5)), Number(startTorqueAt(bench.load, n).toPrecision(5))]),
-    methods: tried.map((t) => methodCurve(bench, t)),
-  };
-}
-
-function methodCurve(bench: StartCase, { method, planned: { plan } }: Tried): StartCurves['methods'][number] {
-  if (plan.method === 'drive') {
-    const speeds = Array.from({ length: 13 }, (_, i) => (plan.speed * i) / 12);
-    return {
-      method,
-      speed: brief(speeds),
-      torque: brief(speeds.map((n) => driveTorqueAt(bench.circuit, plan, n))),
-      current: brief(speeds.map(() => plan.limit)),
-    };
-  }
-  const hookup = reducedHookup(bench.circuit, bench.feed.frequency, plan);
-  const limit = plan.method === 'soft-starter' ? plan.limit : undefined;
-  const c = curveOf(bench, hookup, limit);
-  return { method, speed: brief(c.speed), torque: brief(c.torque), current: brief(c.current) };
-}
-
-/** Every so many rows, ends and all. */
-function thinned(trace: Trace | undefined): { readonly [K in keyof Trace]: number[] } | undefined {
-  if (!trace) return undefined;
-  const length = trace.time.length;
-  const every = Math.max(1, Math.ceil(length / mostPoints));
-  const keep = (column: Float64Array): number[] => {
-    const kept: number[] = [];
-    for (let i = 0; i < length; i += every) kept.push(column[i] ?? 0);
-    if ((length - 1) % every !== 0) kept.push(column[length - 1] ?? 0);
-    return kept;
-  };
-  return {
-    time: keep(trace.time),
-    speed: keep(trace.speed),
-    line: keep(trace.line),
-    motor: keep(trace.motor),
-    torque: keep(trace.torque),
-    load: keep(trace.load),
-    bus: keep(trace.bus),
-    terminal: keep(trace.terminal),
-    heat: keep(trace.heat),
-  };
-}
 
 /** What standstill alone says, where nothing could be simulated. */
 function judgeStandstill({ w, rules }: Walk, subject: Subject): void {

@@ -1,5 +1,5 @@
 import type { Figure } from '@pilgrim/core';
-import { stations, type StationName } from '@pilgrim/core/ids';
+import { methods, stations, type Method, type StationName } from '@pilgrim/core/ids';
 
 const names: Readonly<Record<string, string>> = {
   'plate.connectedVoltage': 'Connected voltage',
@@ -40,6 +40,29 @@ const names: Readonly<Record<string, string>> = {
   'replacement.speedRatio': 'Speed, new ÷ old',
   'replacement.oldCurrent': 'Old: current',
   'replacement.newCurrent': 'New: current',
+  'start.inertia': 'Inertia to accelerate',
+  'start.loadInertia': 'Load inertia, usual for the machine',
+  'start.inertiaLimit': 'Load inertia, standard’s limit',
+  'start.inertiaReserve': 'Reserve to that limit',
+  'start.stallTime': 'Safe stall time, hot',
+  'start.coldUse': 'Share of permitted heat, cold',
+  'start.startsPerHour': 'Starts an hour by heat',
+  'start.stopTime': 'Gentlest stop',
+  'start.cableResistance': 'Resistance of the motor cable',
+  'start.transientReactance': 'Generator’s transient reactance',
+  'start.recovery': 'Generator’s recovery, time constant',
+  'motor.startingCurrent': 'Circuit: locked-rotor current',
+  'motor.startingTorque': 'Circuit: locked-rotor torque',
+  'motor.breakdownTorque': 'Circuit: breakdown torque',
+  'motor.breakdownSlip': 'Circuit: slip at breakdown',
+  'motor.current': 'Circuit: rated current',
+  'motor.powerFactor': 'Circuit: power factor',
+  'motor.efficiency': 'Circuit: efficiency',
+  'motor.inputPower': 'Circuit: input power',
+  'motor.airGapPower': 'Circuit: air-gap power',
+  'motor.torque': 'Circuit: electromagnetic torque',
+  'motor.outputPower': 'Circuit: shaft power',
+  'motor.shaftTorque': 'Circuit: shaft torque',
   'load.torque': 'Torque at the machine',
   'load.speed': 'Speed at the machine',
   'load.power': 'Power at the machine',
@@ -97,11 +120,31 @@ const names: Readonly<Record<string, string>> = {
 };
 
 /** A figure's name in words: listed, else made from its id ("start.direct.voltageDip" → "Voltage dip, direct"). */
+/** Figures that exist once a starting method. */
+const ofMethod: Readonly<Record<string, string>> = {
+  peakCurrent: 'largest line current',
+  voltageDip: 'dip at the bus',
+  standstillCurrent: 'current at standstill',
+  standstillDip: 'dip at standstill',
+  startingTorque: 'torque at standstill',
+  breakawayMargin: 'torque over breakaway',
+  time: 'time to speed',
+  terminalDip: 'dip at the terminals',
+  torqueMargin: 'least torque to spare',
+  thermalUse: 'share of permitted heat',
+  firstPeak: 'first crest',
+  largestMotor: 'largest motor within the dip',
+};
+
+/** The starting method a figure belongs to; undefined where it is of all. */
+export const methodOfFigure = (id: string): Method | undefined => methods.find((m) => id.startsWith(`start.${m}.`));
+
 export function figureName(id: string): string {
   const known = names[id];
   if (known) return known;
   const parts = id.split('.');
-  const tail = (parts.at(-1) ?? id).replace(/([A-Z])/g, ' $1').toLowerCase();
+  const last = parts.at(-1) ?? id;
+  const tail = (parts.length === 3 && ofMethod[last]) || last.replace(/([A-Z])/g, ' $1').toLowerCase();
   const method = parts.length === 3 ? `, ${words(parts[1] ?? '')}` : '';
   return tail.charAt(0).toUpperCase() + tail.slice(1) + method;
 }

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { useDesk } from '$lib/position/desk.svelte';
-  import { fieldName, words, type StationId } from '$lib/names';
+  import { fieldName, methodOfFigure, words, type StationId } from '$lib/names';
   import FigureLine from './FigureLine.svelte';
   import Mark from './Mark.svelte';
   import Working from './Working.svelte';
@@ -13,7 +13,12 @@
   const desk = useDesk();
   const result = $derived(desk().result);
   const findings = $derived(result?.findings ?? []);
-  const own = $derived(Object.entries(result?.figures ?? {}).filter(([, f]) => f.station === station));
+  // Of the start, the chosen method's figures; those of the others stand in the comparison.
+  const own = $derived(
+    Object.entries(result?.figures ?? {}).filter(
+      ([id, f]) => f.station === station && [undefined, result?.subject?.method].includes(methodOfFigure(id)),
+    ),
+  );
   const wanted = $derived(result?.stations[station].wanted ?? []);
 </script>
 

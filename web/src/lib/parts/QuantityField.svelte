@@ -19,8 +19,10 @@
     grouped?: boolean;
     /** Shown where the field is empty: what is then assumed, or an example. */
     placeholder?: string;
+    /** Said under the field while it is empty. */
+    hint?: string;
   }
-  let { path, label, dimension, grouped = false, placeholder }: Props = $props();
+  let { path, label, dimension, grouped = false, placeholder, hint }: Props = $props();
   const desk = useDesk();
 
   const typed = $derived(String(desk().value(path) ?? ''));
@@ -47,7 +49,7 @@
   }
 </script>
 
-<Field {path} {label} {error} hint={echo}>
+<Field {path} {label} {error} hint={typed === '' && hint ? hint : echo}>
   {#snippet children({ id, describedby, invalid })}
     <input
       {id}

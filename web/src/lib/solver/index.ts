@@ -1,4 +1,15 @@
-import type { Candidate, Change, nameplate, PoleOption, ScreenQuery } from '@pilgrim/core';
+import type {
+  Candidate,
+  Change,
+  FirstCyclesView,
+  FoundSetting,
+  Method,
+  nameplate,
+  OperatingView,
+  PoleOption,
+  ScreenQuery,
+  StartPreview,
+} from '@pilgrim/core';
 import { wrap, type Remote } from 'comlink';
 import type { LogFile, LogQuestion } from '$lib/files/log';
 import type { DraftAnswer, RowsAnswer, Solver } from './worker';
@@ -29,6 +40,18 @@ export const screenedRows = (query: ScreenQuery, from: number, count: number): P
 export const explained = (entries: readonly number[]): Promise<readonly Candidate[]> => solver().explain([...entries]);
 
 export const otherPoles = (): Promise<readonly PoleOption[]> => solver().poles();
+
+/** A starting method with the settings of a draft, simulated at once. */
+export const startPreview = (draft: unknown, method: Method): Promise<StartPreview | null> =>
+  solver().preview(draft, method);
+
+export const foundSettings = (): Promise<readonly FoundSetting[]> => solver().settings();
+
+export const firstCycles = (method: 'direct' | 'star-delta'): Promise<FirstCyclesView | null> =>
+  solver().cycles(method);
+
+export const operatingPoint = (voltage: number, frequency: number, load: number): Promise<OperatingView | null> =>
+  solver().operate(voltage, frequency, load);
 
 /** What would change the first choice of a draft; aside, so that typing goes on. */
 export async function wouldChange(draft: unknown): Promise<readonly Change[]> {

@@ -1,7 +1,11 @@
 import {
   explainEntry,
+  findSettings,
+  firstCyclesOf,
   nameplate,
+  operateAt,
   poleOptions,
+  previewStart,
   readDraft,
   screenRows,
   solveWith,
@@ -9,12 +13,18 @@ import {
   type Candidate,
   type CaseError,
   type Change,
+  type FirstCyclesView,
+  type FoundSetting,
+  type Method,
   type Motor,
+  type OperatingView,
   type PoleOption,
   type Result,
   type ScreenQuery,
   type ScreenRow,
   type Screening,
+  type Starting,
+  type StartPreview,
 } from '@pilgrim/core';
 import { expose } from 'comlink';
 import { z } from 'zod';
@@ -39,6 +49,7 @@ const toldWhileTyping = 12;
 let shelf: readonly nameplate.ShelfEntry[] = [];
 const shelfMotors = new Map<string, readonly Motor[]>();
 let screening: Screening | null = null;
+let starting: Starting | null = null;
 
 function motorsFor(practice: 'north-america' | 'iec'): readonly Motor[] {
   const motors = shelfMotors.get(practice) ?? nameplate.shelfMotors(shelf, practice).motors;
@@ -53,6 +64,7 @@ const solver = {
     if (!value) return { result: null, errors };
     const solved = solveWith(value, motorsFor(value.practice), toldWhileTyping);
     screening = solved.screening;
+    starting = solved.starting;
     return { result: solved.result, errors };
   },
   /** The motors of the own shelf, judged from now on beside the catalogue's. */
@@ -81,6 +93,17 @@ const solver = {
     const solved = value && solveWith(value, motorsFor(value.practice));
     return solved?.screening && solved.result.choice ? whatWouldChange(solved.screening) : [];
   },
+  /** One starting method of the newest draft's subject, with the settings of another draft. */
+  preview(input: unknown, method: Method): StartPreview | null {
+    return starting && previewStart(starting, method, readDraft(input).value?.start);
+  },
+  /** Settings of every method found by simulating starts. */
+  settings: (): readonly FoundSetting[] => (starting ? findSettings(starting) : []),
+  /** The electromagnetic transient of switching on, or of the change to delta. */
+  cycles: (method: 'direct' | 'star-delta'): FirstCyclesView | null => starting && firstCyclesOf(starting, method),
+  /** The subject's motor at a voltage, frequency and share of rated torque. */
+  operate: (voltage: number, frequency: number, load: number): OperatingView | null =>
+    starting && operateAt(starting, voltage, frequency, load),
   /** Reads a block of text from a plate into fields, and says what was not understood. */
   plateText: (text: string): nameplate.PlateText => nameplate.readPlateText(text),
   /** Reads a logger's file into the hours of a year. */

@@ -1,9 +1,9 @@
 <script lang="ts">
-  import { methods, type Method } from '@pilgrim/core/ids';
   import Mark from '$lib/parts/Mark.svelte';
+  import StartCompare from '$lib/parts/StartCompare.svelte';
   import VerdictList from '$lib/parts/VerdictList.svelte';
   import { useDesk } from '$lib/position/desk.svelte';
-  import { cited, figureName, stationIds, stationNames, words } from '$lib/names';
+  import { cited, figureName, methodOfFigure, stationIds, stationNames, words } from '$lib/names';
   import { textOf } from '$lib/reading.svelte';
   import { cautions } from './cautions';
 
@@ -12,8 +12,7 @@
   const candidate = $derived(result?.candidates.find((c) => c.motor.id === result.choice?.motor.id));
   // Of the start, the sheet tells the chosen method and direct on line to compare with; the screen has them all.
   const told = $derived(new Set(['direct', result?.subject?.method]));
-  const onSheet = (id: string): boolean => !/^start\..+\..+/.test(id) || told.has(methodOf(id));
-  const methodOf = (id: string): Method | undefined => methods.find((m) => id.startsWith(`start.${m}.`));
+  const onSheet = (id: string): boolean => methodOfFigure(id) === undefined || told.has(methodOfFigure(id));
   const groups = $derived(
     stationIds
       .map(
@@ -22,7 +21,9 @@
       .filter(([, list]) => list.length > 0),
   );
   const facts = $derived((result?.facts ?? []).filter((f) => f.station === 'plate'));
-  const sections = ['supply', 'load', 'place', 'speed', 'money', 'plate', 'measured', 'history'] as const;
+  const startFacts = $derived((result?.facts ?? []).filter((f) => f.station === 'start'));
+  const own = $derived(result?.start?.rows.find((r) => r.method === result.subject?.method));
+  const sections = ['supply', 'load', 'place', 'speed', 'money', 'start', 'plate', 'measured', 'history'] as const;
 
   /** The case as typed, one line a field. */
   function lines(value: unknown, path: string): readonly (readonly [string, string])[] {
@@ -131,6 +132,23 @@
     </ul>
   {/if}
 
+  {#if result?.start}
+    <h2>How it starts</h2>
+    <div class="mb-2"><StartCompare paper /></div>
+    {#if own}
+      <p class="mb-1 text-[14px]">
+        <b>{words(own.method)}, as set:</b>
+        {own.settings.length === 0 ? 'nothing to set.' : ''}
+        {#each own.settings as s, i (s.path)}{i > 0 ? '; ' : ''}{s.label.toLowerCase()}
+          {s.text}{s.assumed ? ` (assumed: ${s.assumed})` : ''}{/each}
+      </p>
+    {/if}
+    {#each startFacts as f (f.id)}<p class="text-[14px]"><b>{f.label}:</b> {f.text}</p>{/each}
+    <p class="mb-4 text-[14px]">
+      Motor by its circuit ({result.start.machine.origin === 'given' ? 'given' : 'fitted to its data'}): {result.start
+        .machine.reason ?? 'rated values within 1 %, standstill and breakdown within 5 %.'}
+    </p>
+  {/if}
   <h2>Figures</h2>
   {#each groups as [station, list] (station)}
     <h3 class="mt-2 font-medium">{stationNames[station]}</h3>

@@ -1,25 +1,28 @@
 <script lang="ts">
-  import { methods } from '@pilgrim/core/ids';
+  import type { Method } from '@pilgrim/core';
   import ChoiceField from '$lib/parts/ChoiceField.svelte';
+  import Facts from '$lib/parts/Facts.svelte';
   import Figures from '$lib/parts/Figures.svelte';
+  import FirstCycles from '$lib/parts/FirstCycles.svelte';
   import Group from '$lib/parts/Group.svelte';
+  import MachineBench from '$lib/parts/MachineBench.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
   import QuantityField from '$lib/parts/QuantityField.svelte';
+  import StartCharts from '$lib/parts/StartCharts.svelte';
+  import StartCompare from '$lib/parts/StartCompare.svelte';
+  import StartSettings from '$lib/parts/StartSettings.svelte';
   import { useDesk } from '$lib/position/desk.svelte';
-  import { textOf } from '$lib/reading.svelte';
   import { words } from '$lib/names';
   import { sources } from './options';
 
   const desk = useDesk();
   const kind = $derived(desk().value('supply.source.kind'));
-  const columns = [
-    ['peakCurrent', 'Line current'],
-    ['voltageDip', 'Dip at the bus'],
-    ['startingTorque', 'Starting torque'],
-    ['breakawayMargin', 'Over breakaway'],
-  ] as const;
-  const asPercent = new Set(['voltageDip', 'breakawayMargin']);
-  const method = $derived(desk().result?.subject?.method);
+  const start = $derived(desk().result?.start ?? null);
+  const chosen = $derived(desk().result?.subject?.method ?? null);
+  let looked = $state<Method | null>(null);
+  const method = $derived(looked ?? chosen ?? start?.recommended?.method ?? null);
+  const row = $derived(start?.rows.find((r) => r.method === method));
+  const assumedOf = (id: string): string => desk().figure(id)?.assumed[0]?.why ?? '';
 </script>
 
 <Group title="The supply">
@@ -38,6 +41,18 @@
         placeholder="100 kVA"
       />
       <NumberField path="supply.source.subtransientReactance" label="Subtransient reactance" placeholder="0.12" />
+      <NumberField
+        path="supply.source.transientReactance"
+        label="Transient reactance"
+        hint={assumedOf('start.transientReactance')}
+      />
+      <QuantityField
+        path="supply.source.recovery"
+        label="Regulator's time constant"
+        dimension="time"
+        placeholder="0.5 s"
+        hint={assumedOf('start.recovery')}
+      />
     {:else if kind === 'fault-level'}
       <QuantityField
         path="supply.source.current"
@@ -49,36 +64,33 @@
     <NumberField path="rules.maxDip" label="Largest dip (house rule)" placeholder="0.15" />
   </div>
 </Group>
-<Group
-  title="At standstill, by method"
-  note="Closed form at standstill. The run-up itself, its time and heat are not simulated in this version."
->
-  <div class="overflow-x-auto">
-    <table class="dense">
-      <thead
-        ><tr
-          ><th>Method</th>{#each columns as [id, label] (id)}<th class="n">{label}</th>{/each}</tr
-        ></thead
-      >
-      <tbody>
-        {#each methods as m (m)}
-          <tr class={m === method ? 'font-semibold' : ''}>
-            <td>{words(m)}{m === method ? ' (chosen)' : ''}</td>
-            {#each columns as [column] (column)}
-              {@const id = `start.${m}.${column}`}
-              {@const figure = desk().figure(id)}
-              <td class="n">
-                {#if figure}<button type="button" class="link" data-figure={id} onclick={() => (desk().working = id)}
-                    >{asPercent.has(column) ? `${(figure.value * 100).toFixed(1)} %` : textOf(figure)}</button
-                  >{:else}—{/if}
-              </td>
-            {/each}
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-  </div>
-</Group>
+{#if start}
+  <Group
+    title="Methods compared"
+    note="Each simulated on this load and this supply. Choose a line to look at it below."
+  >
+    <StartCompare looking={method} look={(m) => (looked = m)} />
+  </Group>
+  {#if method && row}
+    <Group title={`Settings: ${words(method)}`}>
+      <StartSettings {method} settings={row.settings} />
+    </Group>
+    <Group title="The start">
+      <StartCharts {row} {method} />
+      <Facts of={['start.']} />
+    </Group>
+  {/if}
+  <Group title="The first cycles" note="On demand: what switching does in the first tenths of a second.">
+    <FirstCycles />
+  </Group>
+  <Group title={`The machine: ${start.machine.name}`}>
+    <MachineBench />
+  </Group>
+{:else}
+  <Group title="Methods compared">
+    <p class="text-quiet">Nothing to start yet: it takes a load, a motor and the supply’s voltage.</p>
+  </Group>
+{/if}
 <Group title="What it rests on">
   <Figures
     ids={[
@@ -88,6 +100,14 @@
       'start.sourceImpedance',
       'start.faultCurrent',
       'load.breakawayTorque',
+      'start.inertia',
+      'start.inertiaLimit',
+      'start.inertiaReserve',
+      'start.stallTime',
+      'start.coldUse',
+      'start.startsPerHour',
+      'start.stopTime',
+      'start.cableResistance',
     ]}
     empty="Describe the supply and the load."
   />

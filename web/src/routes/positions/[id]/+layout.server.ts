@@ -7,8 +7,9 @@ import { findPosition, findRevision, findStudy } from '$lib/server/positions';
 
 /** A result kept by an older core lacks what was not told then. */
 const asNow = (result: Result): Result => ({
-  ...{ facts: [], enclosures: [], history: null, replacement: null },
+  ...{ facts: [], enclosures: [], history: null, replacement: null, start: null },
   ...result,
+  curves: { ...{ start: null }, ...result.curves },
   findings: result.findings.map((f) => ({ ...{ doubt: false, suggestions: [], accepted: null }, ...f })),
 });
 
