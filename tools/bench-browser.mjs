@@ -53,6 +53,7 @@ try {
   );
 
   await typing('the catalogue alone');
+  await dragging();
   await bringShelf(5000);
   await typing('with 5,000 motors on the own shelf');
 } finally {
@@ -89,6 +90,52 @@ async function typing(name) {
   );
   console.log(
     `longest block of the main thread while typing: ${longest === 0 ? 'below 50 ms' : `${longest.toFixed(0)} ms`}`,
+  );
+  await page.close();
+}
+
+/** Drags the current limit on the start's chart for two seconds and counts frames, and frames with newly drawn curves. */
+async function dragging() {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(`${base}/positions/4180aaaa-0000-4000-8000-000000000005/start`, { waitUntil: 'networkidle' });
+  await page.getByRole('button', { name: 'soft starter', exact: true }).first().click();
+  await page.getByText('Torque and current against speed').scrollIntoViewIfNeeded();
+  const handle = page.getByRole('slider', { name: 'Current limit' });
+  await handle.waitFor();
+  await page.waitForTimeout(1500);
+  const { times, drawn, ms } = await handle.evaluate(async (h) => {
+    const box = h.getBoundingClientRect();
+    h.setPointerCapture = () => {};
+    const at = (dy) => ({
+      pointerId: 1,
+      clientX: box.x + box.width / 2,
+      clientY: box.y + box.height / 2 + dy,
+      bubbles: true,
+    });
+    h.dispatchEvent(new PointerEvent('pointerdown', at(0)));
+    let changes = 0;
+    const seen = new MutationObserver(() => changes++);
+    seen.observe(h.closest('figure'), { subtree: true, attributes: true, attributeFilter: ['d'], childList: true });
+    const times = [];
+    const from = performance.now();
+    let last = from;
+    let drawn = 0;
+    for (let i = 0; performance.now() - from < 2000; i++) {
+      // Up and down by thirty pixels, never standing still.
+      const phase = (i * 2) % 60;
+      h.dispatchEvent(new PointerEvent('pointermove', at(phase < 30 ? -phase : phase - 60)));
+      await new Promise((done) => requestAnimationFrame(done));
+      times.push(performance.now() - last);
+      last = performance.now();
+      if (changes > 0) drawn++;
+      changes = 0;
+    }
+    const ms = performance.now() - from;
+    h.dispatchEvent(new PointerEvent('pointerup', at(0)));
+    return { times, drawn, ms };
+  });
+  console.log(
+    `dragging a handle: ${((times.length / ms) * 1000).toFixed(0)} frames a second, ${((drawn / ms) * 1000).toFixed(0)} of them with newly simulated curves; 95th percentile of a frame ${percentile(times, 0.95).toFixed(0)} ms`,
   );
   await page.close();
 }

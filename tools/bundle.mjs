@@ -3,7 +3,12 @@ import { execFileSync } from 'node:child_process';
 import { build } from 'esbuild';
 
 await build({
-  entryPoints: { solve: 'tools/solve.ts', laws: 'tools/laws.ts', bench: 'bench/solve.ts', 'bench-start': 'bench/start.ts' },
+  entryPoints: {
+    solve: 'tools/solve.ts',
+    laws: 'tools/laws.ts',
+    bench: 'bench/solve.ts',
+    'bench-start': 'bench/start.ts',
+  },
   outdir: 'dist',
   outExtension: { '.js': '.mjs' },
   bundle: true,

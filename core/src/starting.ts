@@ -56,12 +56,16 @@ export interface FoundSetting {
   readonly why: string;
 }
 
+/** Trip class 30, s. */
+const slowestClass = 30;
+
 /**
  * Searches the settings of every method by simulating starts: lowest current limit, latest safe changeover, shortest drive ramp, gentlest stop of a
  * pump. Takes some ten milliseconds.
  */
 export function findSettings(s: Starting): FoundSetting[] {
-  const { bench } = s;
+  // Where nobody says how long a start may take, an overload relay does: its slowest usual class trips in half a minute.
+  const bench = { ...s.bench, permitted: Math.min(s.bench.permitted, slowestClass) };
   const found: FoundSetting[] = [];
   const soft = planFor(s.settings, 'soft-starter', bench, s.aim).plan;
   if (soft.method === 'soft-starter') {

@@ -28,7 +28,7 @@ export const driveShareAtLoad = 0.97;
 export const drivePowerFactor = 0.95;
 export const driveReactiveShare = 0.25;
 
-const rows = 150;
+const rows = 100;
 /** Speeds at which the torque at the current limit is worked out; straight lines between. */
 const limits = 16;
 const pi = Math.PI;
@@ -166,7 +166,7 @@ export function driveTorqueAt(circuit: Circuit, plan: DrivePlan, n: number): num
 
 /**
  * A start behind a drive: speed follows the ramp as far as torque at the current limit allows; currents at the motor by its circuit at held flux
- * or volts per hertz, at the supply by power. A hundred and fifty steps to the ramp. Fields as of `runUp`; `peakLine` is at the supply.
+ * or volts per hertz, at the supply by power. A hundred steps to the ramp. Fields as of `runUp`; `peakLine` is at the supply.
  */
 export function runOnDrive(spec: DriveSpec): Run {
   const { circuit, feed, plan, load, inertia } = spec;

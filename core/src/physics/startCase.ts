@@ -57,7 +57,7 @@ export function curveOf(
   s: StartCase,
   hookup: Hookup,
   limit: number | undefined,
-  steps = 60,
+  steps = 48,
 ): { readonly speed: number[]; readonly torque: number[]; readonly current: number[] } {
   const net = new Network(s.circuit, s.feed);
   const out = new Float64Array(gridLength);

@@ -11,7 +11,11 @@ import {
 } from '../physics';
 import type { Tried } from './startCompare';
 
-const brief = (list: ArrayLike<number>): number[] => Array.from(list, (x) => Number(x.toPrecision(5)));
+/** Rounded to so many decimals: what a chart can show, and no more to keep. */
+const rounded = (list: ArrayLike<number>, decimals: number): number[] => {
+  const k = 10 ** decimals;
+  return Array.from(list, (x) => Math.round(x * k) / k);
+};
 
 /** Most points a chart of the run-up is given. */
 const mostPoints = 160;
@@ -23,7 +27,7 @@ export function curvesOf(bench: StartCase, tried: readonly Tried[], own: Tried |
   return {
     method: own?.method ?? 'direct',
     ...overTime(own?.run, bench),
-    loadSpeed: speeds.map((n) => [Number(n.toPrecision(5)), Number(startTorqueAt(bench.load, n).toPrecision(5))]),
+    loadSpeed: speeds.map((n) => [Math.round(n * 10) / 10, Math.round(startTorqueAt(bench.load, n) * 100) / 100]),
     methods: tried.map((t) => methodCurve(bench, t.planned.plan)),
   };
 }
@@ -32,13 +36,16 @@ export function curvesOf(bench: StartCase, tried: readonly Tried[], own: Tried |
 export function overTime(run: Run | undefined, bench: StartCase): OverTime {
   const trace = thinned(run?.trace);
   return {
-    time: brief(trace?.time ?? []),
-    speed: brief(trace?.speed ?? []),
-    line: brief(trace?.line ?? []),
-    torque: brief(trace?.torque ?? []),
-    load: brief(trace?.load ?? []),
-    bus: brief((trace?.bus ?? []).map((u) => u / bench.feed.voltage)),
-    heat: brief(trace?.heat ?? []),
+    time: rounded(trace?.time ?? [], 4),
+    speed: rounded(trace?.speed ?? [], 1),
+    line: rounded(trace?.line ?? [], 2),
+    torque: rounded(trace?.torque ?? [], 2),
+    load: rounded(trace?.load ?? [], 2),
+    bus: rounded(
+      (trace?.bus ?? []).map((u) => u / bench.feed.voltage),
+      5,
+    ),
+    heat: rounded(trace?.heat ?? [], 6),
   };
 }
 
@@ -51,15 +58,21 @@ export function methodCurve(bench: StartCase, plan: AnyPlan): StartCurves['metho
     const speeds = Array.from({ length: 13 }, (_, i) => (plan.speed * i) / 12);
     return {
       method,
-      speed: brief(speeds),
-      torque: brief(speeds.map((n) => driveTorqueAt(bench.circuit, plan, n))),
-      current: brief(speeds.map(() => plan.limit)),
+      speed: rounded(speeds, 1),
+      torque: rounded(
+        speeds.map((n) => driveTorqueAt(bench.circuit, plan, n)),
+        2,
+      ),
+      current: rounded(
+        speeds.map(() => plan.limit),
+        2,
+      ),
     };
   }
   const hookup = reducedHookup(bench.circuit, bench.feed.frequency, plan);
   const limit = plan.method === 'soft-starter' ? plan.limit : undefined;
   const c = curveOf(bench, hookup, limit);
-  return { method, speed: brief(c.speed), torque: brief(c.torque), current: brief(c.current) };
+  return { method, speed: rounded(c.speed, 1), torque: rounded(c.torque, 2), current: rounded(c.current, 2) };
 }
 
 /** Every so many rows, ends and all. */

@@ -29,7 +29,7 @@
       if (!entries.some((e) => e.isIntersecting)) return;
       seen.disconnect();
       void import('./echarts').then(({ init }) => {
-        const chart = init(box);
+        const chart = init(box, null, { renderer: 'svg' });
         const observer = new ResizeObserver(() => chart.resize());
         observer.observe(box);
         draw = () => chart.setOption(option(), true);

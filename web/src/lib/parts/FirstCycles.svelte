@@ -22,10 +22,9 @@
     if (!view) return [];
     const { time, current, torque } = view;
     const points = (ys: readonly number[]) => time.map((t, i) => [t * 1000, ys[i] ?? 0] as const);
-    const low = (ys: readonly number[]): number => Math.min(0, ...ys) * 1.05;
     return [
-      { y: 'Phase current, A', weight: 1, min: low(current), series: [{ name: 'phase a', role: 'main', points: points(current) }] }, // prettier-ignore
-      { y: 'Torque, N·m', weight: 1, min: low(torque), series: [{ name: 'at the shaft', role: 'second', points: points(torque) }] }, // prettier-ignore
+      { y: 'Phase current, A', weight: 1, min: 'auto', series: [{ name: 'phase a', role: 'main', points: points(current) }] }, // prettier-ignore
+      { y: 'Torque, N·m', weight: 1, min: 'auto', series: [{ name: 'at the shaft', role: 'second', points: points(torque) }] }, // prettier-ignore
     ];
   });
   const tried = $derived(desk().result?.start?.rows.find((r) => r.method === 'star-delta')?.run !== null);

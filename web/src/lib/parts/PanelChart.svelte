@@ -9,11 +9,13 @@
     panels: readonly Panel[];
     marks?: readonly Mark[];
     handles?: readonly Handle[];
+    /** The same panels as they would be, drawn over them while a handle is held; as many as there are, in the same order. */
+    live?: readonly Panel[] | null;
     summary: string;
     height: number;
     xMax?: number;
   }
-  let { title, x, panels, marks = [], handles = [], summary, height, xMax }: Props = $props();
+  let { title, x, panels, marks = [], handles = [], live = null, summary, height, xMax }: Props = $props();
   interface Drawn {
     setOption(option: object, how: object): void;
     resize(): void;
@@ -28,10 +30,13 @@
     readonly height: number;
   }
 
+  const uid = $props.id();
   let box: HTMLDivElement;
   let chart: Drawn | undefined = $state.raw();
   let tabled = $state(false);
   let places: readonly Place[] = $state.raw([]);
+  /** Which handle is held; −1: none. */
+  let held = $state(-1);
   let width = $state(0);
 
   const left = 64;
@@ -46,7 +51,9 @@
       if (!entries.some((e) => e.isIntersecting)) return;
       seen.disconnect();
       void import('./echarts').then(({ init }) => {
-        const made: Drawn = init(box);
+        // A canvas: many lines are redrawn at every move of a handle.
+        const made: Drawn = init(box, null, { renderer: 'canvas' });
+        width = box.clientWidth;
         const observer = new ResizeObserver(() => {
           made.resize();
           width = box.clientWidth;
@@ -70,6 +77,7 @@
     if (!chart) return;
     chart.setOption(option(), { notMerge: true });
     places = handles.map(place);
+    scales = panels.map((_, i) => scaleOf(i));
   });
 
   /** Where a handle's line stands over the chart, in pixels. */
@@ -78,7 +86,7 @@
     if (!chart || !grid) return { left: 0, top: 0, width: 0, height: 0 };
     const at = chart.convertToPixel({ gridIndex: h.panel }, h.axis === 'x' ? [h.value, 0] : [0, h.value]);
     const [px, py] = Array.isArray(at) ? [at[0] ?? 0, at[1] ?? 0] : [at, at];
-    const across = Math.max(0, box.clientWidth - left - right);
+    const across = Math.max(0, width - left - right);
     return h.axis === 'x'
       ? { left: px - 11, top: grid.top, width: 22, height: grid.height }
       : { left, top: py - 11, width: across, height: 22 };
@@ -134,7 +142,7 @@
       yAxis: panels.map((p, i) => ({
         type: 'value' as const,
         gridIndex: i,
-        min: p.min ?? 0,
+        min: p.min === 'auto' ? undefined : (p.min ?? 0),
         max: p.max,
         splitNumber: 3,
         ...axis,
@@ -187,7 +195,10 @@
                   data: [
                     p.limit.side === 'above'
                       ? [{ name: p.limit.name, yAxis: p.limit.value }, { yAxis: p.max ?? 1e12 }]
-                      : [{ name: p.limit.name, yAxis: p.min ?? 0 }, { yAxis: p.limit.value }],
+                      : [
+                          { name: p.limit.name, yAxis: typeof p.min === 'number' ? p.min : 0 },
+                          { yAxis: p.limit.value },
+                        ],
                   ],
                 }
               : undefined,
@@ -207,8 +218,33 @@
     };
   }
 
-  let held = $state(-1);
   let frame = 0;
+  /** Where the held handle stands, and what it says. */
+  let at: Place | null = $state.raw(null);
+  let says = $state('');
+
+  /** How values become pixels in each panel: the axes stand still while a handle is held. */
+  let scales: readonly { readonly x0: number; readonly kx: number; readonly y0: number; readonly ky: number }[] =
+    $state.raw([]);
+  function scaleOf(i: number): (typeof scales)[number] {
+    const [a, b] = [
+      chart?.convertToPixel({ gridIndex: i }, [0, 0]),
+      chart?.convertToPixel({ gridIndex: i }, [1e3, 1e3]),
+    ];
+    if (!Array.isArray(a) || !Array.isArray(b)) return { x0: 0, kx: 0, y0: 0, ky: 0 };
+    const [x0 = 0, y0 = 0] = a;
+    const [x1 = 0, y1 = 0] = b;
+    return { x0, kx: (x1 - x0) / 1e3, y0, ky: (y1 - y0) / 1e3 };
+  }
+  /** The path of a line over panel i. */
+  function pathOf(i: number, points: PanelSeries['points']): string {
+    const s = scales[i];
+    if (!s) return '';
+    let path = '';
+    for (const [x, y] of points)
+      path += `${path === '' ? 'M' : 'L'}${(s.x0 + s.kx * x).toFixed(1)} ${(s.y0 + s.ky * y).toFixed(1)}`;
+    return path;
+  }
   function valueAt(h: Handle, e: PointerEvent): number {
     const rect = box.getBoundingClientRect();
     const at = chart?.convertFromPixel({ gridIndex: h.panel }, [e.clientX - rect.left, e.clientY - rect.top]) ?? [0, 0];
@@ -220,16 +256,24 @@
   function down(i: number, e: PointerEvent & { currentTarget: HTMLElement }): void {
     e.currentTarget.setPointerCapture(e.pointerId);
     held = i;
+    at = places[i] ?? null;
   }
   function move(h: Handle, i: number, e: PointerEvent): void {
     if (held !== i) return;
     const value = valueAt(h, e);
+    const here = place({ ...h, value });
     cancelAnimationFrame(frame);
-    frame = requestAnimationFrame(() => h.move(value));
+    frame = requestAnimationFrame(() => {
+      at = here;
+      says = h.text(value);
+      h.move(value);
+    });
   }
   function up(h: Handle, i: number, e: PointerEvent): void {
     if (held !== i) return;
     held = -1;
+    at = null;
+    says = '';
     cancelAnimationFrame(frame);
     h.put(valueAt(h, e));
   }
@@ -251,15 +295,33 @@
   </figcaption>
   <div class="relative">
     <div bind:this={box} style="height: {height}px" role="img" aria-label={`${title}. ${summary}`}></div>
+    {#if live && live.length === panels.length}
+      <svg class="live" {width} {height} aria-hidden="true">
+        {#each live as p, i (i)}
+          {@const grid = grids()[i]}
+          <clipPath id="{uid}-{i}"
+            ><rect
+              x={left}
+              y={grid?.top ?? 0}
+              width={Math.max(0, width - left - right)}
+              height={grid?.height ?? 0}
+            /></clipPath
+          >
+          {#each p.series.filter((s) => s.role === 'main') as s (s.name)}
+            <path d={pathOf(i, s.points)} clip-path="url(#{uid}-{i})" />
+          {/each}
+        {/each}
+      </svg>
+    {/if}
     {#each handles as h, i (h.label)}
-      {@const at = places[i]}
-      {#if at && at.height > 0}
+      {@const here = held === i && at ? at : places[i]}
+      {#if here && here.height > 0}
         <button
           type="button"
           role="slider"
           class="handle handle-{h.axis} screen-only"
           class:held={held === i}
-          style="left: {at.left}px; top: {at.top}px; width: {at.width}px; height: {at.height}px"
+          style="left: {here.left}px; top: {here.top}px; width: {here.width}px; height: {here.height}px"
           aria-label={h.label}
           aria-valuemin={h.min}
           aria-valuemax={h.max}
@@ -269,10 +331,10 @@
           onpointerdown={(e) => down(i, e)}
           onpointermove={(e) => move(h, i, e)}
           onpointerup={(e) => up(h, i, e)}
-          onpointercancel={() => (held = -1)}
+          onpointercancel={() => ((held = -1), (at = null), (says = ''))}
           onkeydown={(e) => key(h, e)}
         >
-          <span class="grip">{h.text(h.value)}</span>
+          <span class="grip">{held === i && says ? says : h.text(h.value)}</span>
         </button>
       {/if}
     {/each}
@@ -306,6 +368,16 @@
 </figure>
 
 <style>
+  .live {
+    position: absolute;
+    inset: 0;
+    pointer-events: none;
+  }
+  .live path {
+    fill: none;
+    stroke: var(--series-3);
+    stroke-width: 2.5;
+  }
   .handle {
     position: absolute;
     background: none;

@@ -18,8 +18,9 @@
   const rated = $derived(desk().figure('choice.ratedCurrent')?.value ?? desk().figure('motor.current')?.value ?? 1);
   const synchronous = $derived(curves?.loadSpeed.at(-1)?.[0] ?? 1500);
 
-  /** What is simulated apart from the case: a handle held, or a method other than the chosen one looked at. */
-  let preview = $state.raw<StartPreview | null>(null);
+  /** A method other than the chosen one, simulated apart from the case; and what the held handle would make of this one. */
+  let looked = $state.raw<StartPreview | null>(null);
+  let held = $state.raw<StartPreview | null>(null);
   let busy = false;
   let waiting: object | undefined;
 
@@ -32,14 +33,19 @@
       const next = waiting;
       waiting = undefined;
       const answer = await startPreview(next, method);
-      if (answer?.method === method) preview = answer;
+      if (answer?.method === method) held = answer;
     }
     busy = false;
   }
   $effect(() => {
     void desk().answers;
-    if (!curves || method === curves.method) preview = null;
-    else void ask($state.snapshot(desk().case));
+    held = null;
+    const of = method;
+    if (!curves || of === curves.method) looked = null;
+    else
+      void startPreview($state.snapshot(desk().case), of).then((answer) => {
+        if (of === method) looked = answer;
+      });
   });
 
   type Edits = readonly (readonly [path: string, value: Json | undefined])[];
@@ -57,8 +63,8 @@
     };
   }
 
-  const live = $derived(preview ?? (curves?.method === method ? curves : null));
-  const settings = $derived(preview?.settings ?? row.settings);
+  const drawn = $derived(curves?.method === method ? curves : looked?.method === method ? looked : null);
+  const settings = $derived(row.settings);
   const setting = (end: string): number | undefined => {
     const value = settings.find((s) => s.path.endsWith(end))?.value;
     return typeof value === 'number' ? value : undefined;
@@ -71,8 +77,7 @@
 
   const pairs = (xs: readonly number[], ys: readonly number[]): (readonly [number, number])[] =>
     xs.map((x, i) => [x, ys[i] ?? 0]);
-  const curveOf = (m: Method) =>
-    m === method && preview ? preview.curve : curves?.methods.find((c) => c.method === m);
+  const curveOf = (m: Method) => curves?.methods.find((c) => c.method === m);
   const direct = $derived(curves?.methods.find((c) => c.method === 'direct'));
 
   const bySpeed = $derived.by((): readonly Panel[] => {
@@ -145,27 +150,30 @@
   const brief = (v: number): string => String(Number(v.toPrecision(3)));
   const maxDip = $derived(Number(desk().value('rules.maxDip') ?? 0.15));
   const known = $derived(row.run?.dip !== null);
-  const byTime = $derived.by((): readonly Panel[] => {
-    if (!live || live.time.length < 2) return [];
-    const t = live.time;
-    const least = Math.min(...live.bus, 1 - maxDip);
+  /** The columns of a start as panels over time. */
+  function panelsOf(
+    run: Pick<StartPreview, 'time' | 'speed' | 'line' | 'torque' | 'load' | 'bus' | 'heat'>,
+  ): readonly Panel[] {
+    if (run.time.length < 2) return [];
+    const t = run.time;
+    const least = Math.min(...run.bus, 1 - maxDip);
     return [
       {
         y: 'Speed, r/min',
         weight: 3,
-        series: [{ name: 'speed', role: 'main', points: pairs(t, live.speed), nameAt: 'nowhere' }],
+        series: [{ name: 'speed', role: 'main', points: pairs(t, run.speed), nameAt: 'nowhere' }],
       },
       {
         y: 'Line current, A',
         weight: 2,
-        series: [{ name: 'line current', role: 'main', points: pairs(t, live.line), nameAt: 'nowhere' }],
+        series: [{ name: 'line current', role: 'main', points: pairs(t, run.line), nameAt: 'nowhere' }],
       },
       {
         y: 'Torque, N·m',
         weight: 2.4,
         series: [
-          { name: 'motor', role: 'main', points: pairs(t, live.torque), nameAt: 0.2 },
-          { name: 'load', role: 'load', points: pairs(t, live.load) },
+          { name: 'motor', role: 'main', points: pairs(t, run.torque), nameAt: 0.2 },
+          { name: 'load', role: 'load', points: pairs(t, run.load) },
         ],
       },
       ...(known
@@ -174,10 +182,10 @@
               y: 'Bus voltage',
               weight: 1.6,
               min: Math.floor(least * 20 - 0.4) / 20,
-              max: Math.ceil(Math.max(1, ...live.bus) * 20 - 0.1) / 20,
+              max: Math.ceil(Math.max(1, ...run.bus) * 20 - 0.1) / 20,
               limit: { value: 1 - maxDip, name: `dip over ${(maxDip * 100).toFixed(0)} %`, side: 'below' as const },
               series: [
-                { name: 'bus voltage', role: 'main' as const, points: pairs(t, live.bus), nameAt: 'nowhere' as const },
+                { name: 'bus voltage', role: 'main' as const, points: pairs(t, run.bus), nameAt: 'nowhere' as const },
               ],
             },
           ]
@@ -186,12 +194,21 @@
         y: 'Heat share',
         weight: 1.6,
         series: [
-          { name: 'of permitted', role: 'main' as const, points: pairs(t, live.heat), nameAt: 'nowhere' as const },
+          { name: 'of permitted', role: 'main' as const, points: pairs(t, run.heat), nameAt: 'nowhere' as const },
         ],
       },
     ];
+  }
+  const byTime = $derived(drawn ? panelsOf(drawn) : []);
+  /** What the held handle would make of both charts. */
+  const liveByTime = $derived(held ? panelsOf(held) : null);
+  const liveBySpeed = $derived.by((): readonly Panel[] | null => {
+    const own = held?.curve;
+    if (!own) return null;
+    const line = (ys: readonly number[]): Panel => ({ y: '', weight: 1, series: [{ name: 'moved', role: 'main', points: pairs(own.speed, ys) }] }); // prettier-ignore
+    return [line(own.torque), line(own.current)];
   });
-  const end = $derived(live?.time.at(-1) ?? 1);
+  const end = $derived(drawn?.time.at(-1) ?? 1);
   const timeHandles = $derived.by((): readonly Handle[] => {
     if (byTime.length === 0) return [];
     if (reduced && changed) {
@@ -215,9 +232,7 @@
       ),
     ]; // prettier-ignore
   });
-  const marks = $derived.by((): readonly Mark[] =>
-    preview ? [] : row.events.map((e) => ({ x: e.time, text: e.text })),
-  );
+  const marks = $derived.by((): readonly Mark[] => row.events.map((e) => ({ x: e.time, text: e.text })));
   /** The next value above that a scale likes. */
   function nice(v: number): number {
     const unit = 10 ** Math.floor(Math.log10(v));
@@ -225,8 +240,8 @@
   }
   const xMax = $derived(nice(Math.max(end, ...timeHandles.map((h) => h.value))));
   const reading = $derived.by(() => {
-    const at = preview
-      ? { time: preview.arrival, current: preview.peakCurrent, dip: preview.dip, heat: preview.thermalUse }
+    const at = held
+      ? { time: held.arrival, current: held.peakCurrent, dip: held.dip, heat: held.thermalUse }
       : { time: row.run?.time ?? null, current: row.run?.peakCurrent ?? 0, dip: row.run?.dip ?? null, heat: row.run?.thermalUse ?? 0 }; // prettier-ignore
     const speed = at.time === null ? 'does not come to speed' : `to speed in ${writeQuantity(at.time, 's')}`;
     const dip = at.dip === null ? '' : `, dip ${(at.dip * 100).toFixed(1)} %`;
@@ -243,6 +258,7 @@
     title="Torque and current against speed"
     x="Speed, r/min"
     panels={bySpeed}
+    live={liveBySpeed}
     handles={speedHandles}
     xMax={Math.ceil(synchronous / 100) * 100}
     height={390}
@@ -254,6 +270,7 @@
         title="Run-up against time"
         x="Time, s"
         panels={byTime}
+        live={liveByTime}
         handles={timeHandles}
         {marks}
         {xMax}

@@ -7,7 +7,7 @@ import {
   TooltipComponent,
 } from 'echarts/components';
 import { init, use } from 'echarts/core';
-import { SVGRenderer } from 'echarts/renderers';
+import { CanvasRenderer, SVGRenderer } from 'echarts/renderers';
 
 use([
   LineChart,
@@ -16,6 +16,7 @@ use([
   MarkLineComponent,
   MarkPointComponent,
   TooltipComponent,
+  CanvasRenderer,
   SVGRenderer,
 ]);
 

@@ -16,7 +16,7 @@ export interface Panel {
   /** Drawn as a region above or below a value, with its name. */
   readonly limit?: { readonly value: number; readonly name: string; readonly side: 'above' | 'below' };
   readonly max?: number;
-  readonly min?: number;
+  readonly min?: number | 'auto';
 }
 
 /** A setting that can be taken hold of: a line across a panel, moved along one axis by pointer or by the arrow keys. */
