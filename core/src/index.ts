@@ -18,5 +18,6 @@ export {
   type Starting,
 } from './stations';
 export * from './solve';
+export { stampedText } from './doubts';
 export * from './screening';
 export * from './starting';

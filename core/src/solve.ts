@@ -1,35 +1,27 @@
 import { genericMotors, motorById, type Motor } from './catalogue';
-import type { Candidate, Case, Choice, Curves, MethodVerdict, Result, StationSummary } from './case';
-import { stations, Workings, type FigureId, type Method, type StationName } from './law';
+import type { Candidate, Case, Choice, Curves, MethodVerdict, Result } from './case';
+import { Workings, type Method } from './law';
 import { softLimit, tap, torqueRatio } from './physics';
+import { acceptDoubts, sorted } from './doubts';
 import { practiceById, rulesFor } from './practice';
 import {
   askSpeed,
   bestOfEach,
   comparedMethods,
-  costKey,
   countMotors,
-  driveKey,
   enclosureTable,
   explain,
   explainMethods,
   findLoad,
-  guardKey,
   judge,
   judgeMeasured,
   learnFromFailure,
-  loadKey,
-  methodNames,
   pinnedMotor,
-  placeKey,
-  plateKey,
   readPlate,
   readSupply,
   requirements,
   reasonsFor,
   rulesUsed,
-  speedKey,
-  startKey,
   subjectFromPlate,
   subjectOf,
   surveyPlace,
@@ -48,6 +40,7 @@ import {
   type Subject,
   type Walk,
 } from './stations';
+import { summaries } from './summaries';
 
 export const coreVersion = '0.1.0';
 
@@ -352,95 +345,4 @@ function torqueSpeed(needs: Needs, judged: Judged, i: number): Curves['torqueSpe
     load: steps.map((n) => [n, load.torque * (n === 0 ? load.breakaway : torqueRatio(load.shape, n / load.speed))]),
     motor,
   };
-}
-
-/**
- * A doubt the engineer let stand with a reason becomes a note that carries it. Where one of the values it rests on has
- * changed since, the doubt is back.
- */
-function acceptDoubts({ input, w }: Walk): void {
-  for (const [i, finding] of w.findings.entries()) {
-    if (!finding.doubt) continue;
-    const accepted = input.accepted?.find(
-      (a) =>
-        a.finding === finding.id &&
-        Object.entries(a.values ?? {}).every(
-          ([path, value]) => finding.fields.includes(path) && stampedText(input, path) === value,
-        ),
-    );
-    if (accepted) w.findings[i] = { ...finding, level: 'note', accepted: accepted.reason };
-  }
-}
-
-/** A field of the case as it was written; empty where nothing is. */
-export function stampedText(input: Case, path: string): string {
-  const found = path
-    .split('.')
-    .reduce<unknown>((at, key) => (typeof at === 'object' && at !== null ? Reflect.get(at, key) : undefined), input);
-  if (typeof found === 'object' && found !== null && 'text' in found) return String(found.text);
-  return typeof found === 'string' || typeof found === 'number' ? String(found) : '';
-}
-
-const order = { stop: 0, caution: 1, note: 2 } as const;
-
-function sorted(w: Workings): Result['findings'] {
-  return w.findings.toSorted(
-    (a, b) => order[a.level] - order[b.level] || stations.indexOf(a.station) - stations.indexOf(b.station),
-  );
-}
-
-function summaries(walk: Walk, told: Told): Result['stations'] {
-  const { w, practice } = walk;
-  const method = told.subject?.method ?? null;
-  const keys: Record<StationName, string> = {
-    plate: plateKey(walk),
-    load: loadKey(walk, practice.words.powerUnit),
-    place: placeKey(walk),
-    speed: speedKey(walk),
-    choice: told.choice ? `${told.choice.motor.power} · ${methodNames[told.choice.method].toLowerCase()}` : 'none yet',
-    start: startKey(walk, method),
-    guard: guardKey(walk),
-    drive: driveKey(walk, method === 'drive'),
-    cost: costKey(walk),
-    sheet: told.choice ? 'ready' : 'incomplete',
-  };
-  const summary = (station: StationName): StationSummary => ({
-    state: stateOf(walk, told, station),
-    key: keys[station],
-    wanted: w.wanted(station),
-  });
-  return {
-    plate: summary('plate'),
-    load: summary('load'),
-    place: summary('place'),
-    speed: summary('speed'),
-    choice: summary('choice'),
-    start: summary('start'),
-    guard: summary('guard'),
-    drive: summary('drive'),
-    cost: summary('cost'),
-    sheet: summary('sheet'),
-  };
-}
-
-/** The figure without which a station has nothing to say. */
-const keyFigures: Partial<Record<StationName, FigureId>> = {
-  load: 'load.requiredPower',
-  choice: 'choice.ratedPower',
-  start: 'start.direct.peakCurrent',
-  guard: 'guard.overloadDial',
-  drive: 'drive.ratedCurrent',
-  cost: 'cost.savedEnergy',
-};
-
-function stateOf({ input, w }: Walk, told: Told, station: StationName): StationSummary['state'] {
-  const levels = w.findings.filter((f) => f.station === station).map((f) => f.level);
-  if (levels.includes('stop')) return 'stop';
-  const key = keyFigures[station];
-  if (key !== undefined && !w.figures.has(key)) return 'empty';
-  if (station === 'sheet') return told.choice ? 'enough' : 'empty';
-  if (station === 'plate' && !input.plate) return 'empty';
-  if (station === 'place' && !input.place) return 'empty';
-  if (station === 'speed' && !input.speed?.need) return 'empty';
-  return levels.includes('caution') ? 'caution' : 'enough';
 }
