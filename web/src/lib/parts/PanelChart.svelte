@@ -249,9 +249,10 @@
     const rect = box.getBoundingClientRect();
     const at = chart?.convertFromPixel({ gridIndex: h.panel }, [e.clientX - rect.left, e.clientY - rect.top]) ?? [0, 0];
     const raw = (Array.isArray(at) ? at[h.axis === 'x' ? 0 : 1] : at) ?? h.value;
-    return clamped(h, Math.round(raw / h.step) * h.step);
+    return clamped(h, raw);
   }
-  const clamped = (h: Handle, v: number): number => Number(Math.min(h.max, Math.max(h.min, v)).toPrecision(6));
+  const clamped = (h: Handle, v: number): number =>
+    Number(Math.min(h.max, Math.max(h.min, Math.round(v / h.step) * h.step)).toPrecision(6));
 
   function down(i: number, e: PointerEvent & { currentTarget: HTMLElement }): void {
     e.currentTarget.setPointerCapture(e.pointerId);
