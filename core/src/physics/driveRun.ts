@@ -30,7 +30,7 @@ export const driveReactiveShare = 0.25;
 
 const rows = 100;
 /** Speeds at which the torque at the current limit is worked out; straight lines between. */
-const limits = 16;
+const limits = 32;
 const pi = Math.PI;
 const rootThree = Math.sqrt(3);
 
@@ -175,14 +175,18 @@ export function runOnDrive(spec: DriveSpec): Run {
   const baseSpeed = (120 * circuit.frequency) / circuit.poles;
   const goal = plan.speed;
   const rising = Math.max(plan.ramp, 1e-3) * (goal / baseSpeed);
-  const horizon = Math.min(longest, Math.max(2 * rising + 5, 4 * rising));
-  const h = rising / rows;
   const able = new Float64Array(limits + 1);
   const slips = new Float64Array(limits + 1);
   for (let i = 0; i <= limits; i++) {
     slips[i] = fed.most((goal * i) / limits, p);
     able[i] = p.torque;
   }
+  // As long as the ramp, or as torque at the limit takes where that is longer.
+  let spare = Infinity;
+  for (let i = 0; i <= limits; i++) spare = Math.min(spare, (able[i] ?? 0) - startTorqueAt(load, (goal * i) / limits));
+  const byTorque = spare > 0 ? Math.min(longest, (inertia * goal * pi) / 30 / spare) : 0;
+  const horizon = Math.min(longest, Math.max(2 * rising + 5, 4 * rising, 1.5 * byTorque + 5));
+  const h = Math.max(rising / rows, byTorque / (4 * rows), horizon / 5000);
   const most = Math.ceil(horizon / h);
   const trace = spec.traced ? new Float64Array(9 * (most + 2)) : undefined;
   const events: RunEvent[] = [];

@@ -62,7 +62,7 @@ export function tellAdvice({ input, w }: Walk, bench: StartCase, { method, run, 
     w.fact(
       'start.instantaneous',
       'Instantaneous trip',
-      `Set above a first crest of about ${writeQuantity(crest, 'A')} (${(crest / bench.ratedCurrent).toFixed(1)} × rated current); the first cycles on demand say more.`,
+      `Set above a first crest of about ${writeQuantity(crest, 'A')} (${(crest / Math.SQRT2 / bench.ratedCurrent).toFixed(1)} × the crest of rated current); the first cycles on demand say more.`,
       commonPractice('An instantaneous trip must not see the first cycle'),
       { figures: [`start.${method}.firstPeak`], estimate: true },
     );
@@ -72,7 +72,9 @@ export function tellAdvice({ input, w }: Walk, bench: StartCase, { method, run, 
   w.finding(
     'start.live-output',
     'note',
-    'A soft starter’s output is live when off: its semiconductors leak. Isolate, lock and prove dead; add a line contactor where that matters.',
+    own?.lineContactor
+      ? 'A soft starter’s semiconductors leak: its output is dead only with the line contactor open. Isolate, lock and prove dead all the same.'
+      : 'A soft starter’s output is live when off: its semiconductors leak. Isolate, lock and prove dead; add a line contactor where that matters.',
     {},
   );
   if (own?.bypass === false)

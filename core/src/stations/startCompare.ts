@@ -115,7 +115,7 @@ function problemsOf(
   } else if (run.dip > rules.maxDip)
     add('start.supply-weak', 'fail', `Dips the bus by ${percent(run.dip, 1)}; ${percent(rules.maxDip)} is the house rule.`); // prettier-ignore
   if (run.outcome === 'running' && run.margin < line.spare * bench.ratedTorque)
-    add('start.little-margin', 'caution', `Only ${writeQuantity(Math.max(0, run.margin), 'N.m')} to spare at ${Math.round(run.marginSpeed)} r/min.`); // prettier-ignore
+    add('start.little-margin', 'caution', run.margin < 0 ? `Waits: at ${Math.round(run.marginSpeed)} r/min the load asks ${writeQuantity(-run.margin, 'N.m')} more than the motor gives, until the voltage comes back.` : `Only ${writeQuantity(run.margin, 'N.m')} to spare at ${Math.round(run.marginSpeed)} r/min.`); // prettier-ignore
   if (needs.speed.variable && method !== 'drive')
     add('start.no-speed-control', 'fail', 'Does not control speed, which this machine has use for.');
   return list.toSorted((a, b) => Number(a.level === 'caution') - Number(b.level === 'caution'));

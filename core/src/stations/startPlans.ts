@@ -69,7 +69,7 @@ export function planFor(settings: Settings | undefined, method: Method, s: Start
       return { plan: softPlan(settings?.softStarter, s, list), settings: list.all };
     case 'drive': {
       const own = settings?.drive;
-      const ramp = list.time('start.drive.ramp', 'Ramp to rated speed', own?.ramp, usualSettings.driveRamp, 'usual for fans, pumps and conveyors');
+      const ramp = list.time('start.drive.ramp', 'Ramp to rated speed', own?.ramp, ...usualRamp(s, usualSettings.driveRamp));
       const limit = list.times('start.drive.limit', 'Current limit', own?.limit, aim.overload, 'the overload rating for this kind of load');
       const control = list.word('start.drive.control', 'Control', own?.control, 'vector', 'usual today; breakaway needs it') === 'scalar' ? 'scalar' : 'vector';
       const boost = control === 'scalar' ? list.share('start.drive.boost', 'Boost at zero speed', own?.boost, usualSettings.boost, 'usual') : 0;
@@ -81,6 +81,12 @@ export function planFor(settings: Settings | undefined, method: Method, s: Start
   }
 } // prettier-ignore
 
+/** A usual ramp in s, shorter where the machine must be at speed sooner; and why. */
+function usualRamp(s: StartCase, usual: number): readonly [number, string] {
+  const within = Number((0.7 * s.permitted).toPrecision(2));
+  return within < usual ? [within, 'well within the permitted time'] : [usual, 'usual'];
+}
+
 function softPlan(own: Settings['softStarter'], s: StartCase, list: SettingList): Plan {
   const limit = list.times('start.softStarter.limit', 'Current limit', own?.limit, usualSettings.softLimit, 'within the usual 3 to 4.5'); // prettier-ignore
   const word = list.word('start.softStarter.ramp', 'Ramp of', own?.ramp, 'voltage', 'the common kind');
@@ -90,7 +96,7 @@ function softPlan(own: Settings['softStarter'], s: StartCase, list: SettingList)
     ? list.share('start.softStarter.from', ramp === 'voltage' ? 'Voltage at the start' : 'Torque at the start', own?.from, usualSettings.softFrom, 'usual') // prettier-ignore
     : 1;
   const time = ramped
-    ? list.time('start.softStarter.time', 'Ramp time', own?.time, usualSettings.softTime, 'usual')
+    ? list.time('start.softStarter.time', 'Ramp time', own?.time, ...usualRamp(s, usualSettings.softTime))
     : 0;
   const kick = own?.kick && own.kick.value > 0 ? own.kick : undefined;
   if (kick) list.time('start.softStarter.kick', 'Kick', kick, 0, '');
@@ -122,7 +128,7 @@ interface OwnChangeover {
 function changing(p: Reduced, path: string, own: OwnChangeover | undefined, s: StartCase, list: SettingList): Plan {
   const asked = own?.time ?? own?.speed;
   const changeover = asked === undefined ? whereDone(p, s) : changeoverOf(own);
-  const assumed = asked === undefined ? 'not given: where the reduced stage has 97 % of the speed it attains' : null;
+  const assumed = asked === undefined ? 'where the reduced stage has 97 % of the speed it attains' : null;
   list.put(
     changeover.at === 'time'
       ? { path: `${path}.time`, label: 'Changeover after', value: changeover.time, text: writeQuantity(changeover.time, 's'), assumed } // prettier-ignore

@@ -245,7 +245,8 @@
       : { time: row.run?.time ?? null, current: row.run?.peakCurrent ?? 0, dip: row.run?.dip ?? null, heat: row.run?.thermalUse ?? 0 }; // prettier-ignore
     const speed = at.time === null ? 'does not come to speed' : `to speed in ${writeQuantity(at.time, 's')}`;
     const dip = at.dip === null ? '' : `, dip ${(at.dip * 100).toFixed(1)} %`;
-    return `${speed}, ${writeQuantity(at.current, 'A')} at most${dip}, ${(at.heat * 100).toFixed(0)} % of the permitted heat`;
+    const heat = at.time === null ? '' : `, ${(at.heat * 100).toFixed(0)} % of the permitted heat`;
+    return `${speed}, ${writeQuantity(at.current, 'A')} at most${dip}${heat}`;
   });
 </script>
 

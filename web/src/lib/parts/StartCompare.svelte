@@ -79,6 +79,10 @@
                   Needs {row.parts}. Residual voltage when off: {row.whenOff}. {row.speedControl
                     ? 'Controls speed.'
                     : 'No speed control.'}
+                  {#if desk().figure(`start.${row.method}.largestMotor`)}Largest of its kind this source starts so: {writeQuantity(
+                      desk().figure(`start.${row.method}.largestMotor`)?.value ?? 0,
+                      'W',
+                    )}.{/if}
                   {#if row.run?.changeoverCurrent}At the changeover it draws {writeQuantity(
                       row.run.changeoverCurrent,
                       'A',

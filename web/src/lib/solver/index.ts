@@ -12,7 +12,7 @@ import type {
 } from '@pilgrim/core';
 import { wrap, type Remote } from 'comlink';
 import type { LogFile, LogQuestion } from '$lib/files/log';
-import type { DraftAnswer, RowsAnswer, Solver } from './worker';
+import type { DraftAnswer, RowsAnswer, Solver } from './solver';
 
 const made = new Map<'typing' | 'aside', Remote<Solver>>();
 

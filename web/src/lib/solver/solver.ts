@@ -1,0 +1,109 @@
+import {
+  explainEntry,
+  findSettings,
+  firstCyclesOf,
+  nameplate,
+  operateAt,
+  poleOptions,
+  previewStart,
+  readDraft,
+  screenRows,
+  solveWith,
+  whatWouldChange,
+  type Candidate,
+  type CaseError,
+  type Change,
+  type FirstCyclesView,
+  type FoundSetting,
+  type Method,
+  type Motor,
+  type OperatingView,
+  type PoleOption,
+  type Result,
+  type ScreenQuery,
+  type ScreenRow,
+  type Screening,
+  type Starting,
+  type StartPreview,
+} from '@pilgrim/core';
+import { readLog, type LogFile, type LogQuestion } from '$lib/files/log';
+
+export interface DraftAnswer {
+  readonly result: Result | null;
+  readonly errors: readonly CaseError[];
+}
+
+export interface RowsAnswer {
+  readonly total: number;
+  readonly rows: readonly ScreenRow[];
+}
+
+/** Candidates put into words at every keystroke; the table asks the judged columns. */
+const toldWhileTyping = 12;
+
+let shelf: readonly nameplate.ShelfEntry[] = [];
+const shelfMotors = new Map<string, readonly Motor[]>();
+let screening: Screening | null = null;
+let starting: Starting | null = null;
+
+function motorsFor(practice: 'north-america' | 'iec'): readonly Motor[] {
+  const motors = shelfMotors.get(practice) ?? nameplate.shelfMotors(shelf, practice).motors;
+  shelfMotors.set(practice, motors);
+  return motors;
+}
+
+/** What the worker answers; it keeps the newest draft's judged columns and start between questions. */
+export const solver = {
+  /** Solves what can be read of a case being typed, and says what cannot. */
+  draft(input: unknown): DraftAnswer {
+    const { value, errors } = readDraft(input);
+    if (!value) return { result: null, errors };
+    const solved = solveWith(value, motorsFor(value.practice), toldWhileTyping);
+    screening = solved.screening;
+    starting = solved.starting;
+    return { result: solved.result, errors };
+  },
+  /** The motors of the own shelf, judged from now on beside the catalogue's. */
+  shelf(entries: readonly nameplate.ShelfEntry[]): void {
+    shelf = entries;
+    shelfMotors.clear();
+  },
+  /** A stretch of all motors as the newest draft judged them. */
+  rows(query: ScreenQuery, from: number, count: number): RowsAnswer {
+    if (!screening) return { total: 0, rows: [] };
+    const rows = screenRows(screening, query);
+    return { total: rows.length, rows: rows.slice(from, from + count) };
+  },
+  /** Candidates of the newest draft in words. */
+  explain(entries: readonly number[]): readonly Candidate[] {
+    const of = screening;
+    return of ? entries.map((entry) => explainEntry(of, entry)) : [];
+  },
+  /** The same machine on another number of poles. */
+  poles(): readonly PoleOption[] {
+    return screening ? poleOptions(screening) : [];
+  },
+  /** At which ambient, load, hours, price and static head the first choice changes. Takes about a second. */
+  changes(input: unknown): readonly Change[] {
+    const { value } = readDraft(input);
+    const solved = value && solveWith(value, motorsFor(value.practice));
+    return solved?.screening && solved.result.choice ? whatWouldChange(solved.screening) : [];
+  },
+  /** One starting method of the newest draft's subject, with the settings of another draft. */
+  preview(input: unknown, method: Method): StartPreview | null {
+    return starting && previewStart(starting, method, readDraft(input).value?.start);
+  },
+  /** Settings of every method found by simulating starts. */
+  settings: (): readonly FoundSetting[] => (starting ? findSettings(starting) : []),
+  /** The electromagnetic transient of switching on, or of the change to delta. */
+  cycles: (method: 'direct' | 'star-delta'): FirstCyclesView | null => starting && firstCyclesOf(starting, method),
+  /** The subject's motor at a voltage, frequency and share of rated torque. */
+  operate: (voltage: number, frequency: number, load: number): OperatingView | null =>
+    starting && operateAt(starting, voltage, frequency, load),
+  /** Reads a block of text from a plate into fields, and says what was not understood. */
+  plateText: (text: string): nameplate.PlateText => nameplate.readPlateText(text),
+  /** Reads a logger's file into the hours of a year. */
+  log: (bytes: Uint8Array, question: LogQuestion): LogFile => readLog(bytes, question),
+};
+
+export type Solver = typeof solver;
