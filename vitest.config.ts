@@ -2,6 +2,10 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
-    projects: [{ test: { name: 'core', include: ['core/test/**/*.test.ts'] } }, 'web/vitest.config.ts'],
+    projects: [
+      // Properties solve some hundred cases: on a busy machine five seconds are not enough.
+      { test: { name: 'core', include: ['core/test/**/*.test.ts'], testTimeout: 60_000 } },
+      'web/vitest.config.ts',
+    ],
   },
 });

@@ -8,6 +8,7 @@ describe('names', () => {
       'load.demand.force': 'load',
       'supply.source': 'start',
       'supply.source.rating': 'start',
+      'start.softStarter.limit': 'start',
       'rules.ranking': 'choice',
       method: 'choice',
       'money.energyPrice': 'cost',
@@ -19,7 +20,7 @@ describe('names', () => {
   });
   it('every figure reads as words', () => {
     for (const id of Object.keys(figureUnits)) expect(figureName(id)).toMatch(/^[A-Z][^.]*$/);
-    expect(figureName('start.direct.voltageDip')).toBe('Voltage dip, direct');
+    expect(figureName('start.direct.voltageDip')).toBe('Dip at the bus, direct');
   });
   it('fields read as words', () => expect(fieldName('load.demand.drumDiameter')).toBe('demand drum diameter'));
   it('stations are ten, in working order, each named', () => {
