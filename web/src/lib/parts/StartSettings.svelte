@@ -68,7 +68,7 @@
     path="{base}.time"
     label="Changeover after"
     dimension="time"
-    placeholder={takenText(`${base}.time`)}
+    placeholder={takenText(`${base}.time`) ?? 'by speed'}
     hint={taken(`${base}.time`)}
   />
   <NumberField
@@ -177,6 +177,7 @@
     path="start.stallTime"
     label="Safe stall time, hot"
     dimension="time"
+    placeholder={desk().figure('start.stallTime')?.text}
     hint={desk().figure('start.stallTime')?.assumed[0]
       ? `taken: ${desk().figure('start.stallTime')?.text}, the least a motor bears`
       : ''}

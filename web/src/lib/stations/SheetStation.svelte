@@ -10,8 +10,8 @@
   const desk = useDesk();
   const result = $derived(desk().result);
   const candidate = $derived(result?.candidates.find((c) => c.motor.id === result.choice?.motor.id));
-  // Of the start, the sheet tells the chosen method and direct on line to compare with; the screen has them all.
-  const told = $derived(new Set(['direct', result?.subject?.method]));
+  // Of the start, the sheet's figures are the chosen method's: the comparison has the others. Without one, direct on line stands beside.
+  const told = $derived(new Set(result?.start ? [result.subject?.method] : ['direct', result?.subject?.method]));
   const onSheet = (id: string): boolean => methodOfFigure(id) === undefined || told.has(methodOfFigure(id));
   const groups = $derived(
     stationIds
