@@ -25,7 +25,7 @@ import { fittedCircuit, startCase } from './startBench';
 import { recommend, rowOf, tryMethod, type Tried } from './startCompare';
 import { curvesOf } from './startCurves';
 import type { DriveAim } from './startPlans';
-import { judgeStandstill, peakAtStandstill, tellStandstill } from './startStandstill';
+import { judgeStandstill, peakAtStandstill, tellStandstill, type Standstill } from './startStandstill';
 import { numberOf, type Subject } from './subject';
 import { percent, type Needs, type Walk } from './walk';
 
@@ -84,10 +84,11 @@ export function tellStart(walk: Walk, needs: Needs, subject: Subject): StartTold
       },
     );
   }
-  for (const method of methods) tellStandstill(walk, needs, subject, method, supply, known);
-  const told = simulateAll(walk, needs, subject, supply);
+  const still: Standstill = { walk, needs, subject, supply, known };
+  for (const method of methods) tellStandstill(still, method);
+  const told = simulateAll(still);
   if (!told) {
-    for (const method of methods) peakAtStandstill(walk, needs, subject, method, supply, known);
+    for (const method of methods) peakAtStandstill(still, method);
     judgeStandstill(walk, subject);
   }
   return told;
@@ -110,7 +111,8 @@ function machineOf(walk: Walk, subject: Subject): Machine | undefined {
 }
 
 /** Every method on the bench; undefined where the motor's circuit or the supply's voltage is not known. */
-function simulateAll(walk: Walk, needs: Needs, subject: Subject, supply: Given<'V'>): StartTold | undefined {
+function simulateAll(still: Standstill): StartTold | undefined {
+  const { walk, needs, subject, supply } = still;
   const { w, input } = walk;
   const machine = machineOf(walk, subject);
   const bench = machine && startCase(walk, needs, subject, machine.circuit);
@@ -127,7 +129,7 @@ function simulateAll(walk: Walk, needs: Needs, subject: Subject, supply: Given<'
   );
   for (const t of tried) {
     if (t.run) tellRun(walk, needs, bench, subject, t.method, t.run, supply);
-    else peakAtStandstill(walk, needs, subject, t.method, supply, needs.supply.impedance !== undefined);
+    else peakAtStandstill(still, t.method);
   }
   const own = tried.find((t) => t.method === chosen);
   if (own) {

@@ -1,4 +1,4 @@
-import { assumed, field, prescribed, type Given, type Method, type Source, type StartId } from '../law';
+import { assumed, definition, field, prescribed, type Given, type Method, type Source, type StartId } from '../law';
 import {
   driveLineCurrent,
   driveTorque,
@@ -6,9 +6,11 @@ import {
   limitedTorque,
   methodShares,
   shareSource,
+  softLimit,
   softLimitPractice,
   startingCurrent,
   startingTorque,
+  tap,
   tapPractice,
   torqueReserve,
   voltageDip,
@@ -20,32 +22,31 @@ import { methodNames } from './explain';
 import type { Subject } from './subject';
 import { percent, type Needs, type Walk } from './walk';
 
+/** What standstill is worked out from: the supply's voltage as it is given, and whether its source is described. */
+export interface Standstill {
+  readonly walk: Walk;
+  readonly needs: Needs;
+  readonly subject: Subject;
+  readonly supply: Given<'V'>;
+  readonly known: boolean;
+}
+
 /** Where nothing is simulated, standstill is taken for the peak. */
-export function peakAtStandstill(
-  walk: Walk,
-  needs: Needs,
-  subject: Subject,
-  method: Method,
-  supply: Given<'V'>,
-  known: boolean,
-): void {
-  const { w } = walk;
-  tellCurrent(walk, needs, subject, method, supply, `start.${method}.peakCurrent`);
-  if (known)
+export function peakAtStandstill(at: Standstill, method: Method): void {
+  const { w } = at.walk;
+  tellCurrent(at, method, `start.${method}.peakCurrent`);
+  if (at.known)
     w.figure(`start.${method}.voltageDip`, voltageDip, {
       I_st: `start.${method}.peakCurrent`,
       Z_s: 'start.sourceImpedance',
-      U: supply,
+      U: at.supply,
     });
 }
 
 /** Line current at standstill of one method, in closed form. */
 function tellCurrent(
-  { w }: Walk,
-  needs: Needs,
-  subject: Subject,
+  { walk: { w }, needs, subject, supply: U }: Standstill,
   method: Method,
-  U: Given<'V'>,
   id: StartId<'peakCurrent' | 'standstillCurrent'>,
 ): void {
   const shares = methodShares(method, needs.starter);
@@ -54,28 +55,30 @@ function tellCurrent(
   else if (method === 'soft-starter')
     w.figure(id, limitedCurrent, {
       ...line,
-      m: prescribed(q(needs.starter.softLimit, '1'), softLimitPractice),
+      m: limitOf(needs),
       I_n: subject.current,
     });
   else w.figure(id, driveLineCurrent, { k: overloadOf(needs), I_n: subject.current });
 }
 
-const sourceOf = (shares: MethodShares): Source => (shares.tap === undefined ? shareSource : tapPractice);
+/** Who says which share: the method itself, the usual tap, or the tap that was set. */
+function sourceOf(shares: MethodShares): Source {
+  if (shares.tap === undefined) return shareSource;
+  return shares.tap === tap ? tapPractice : definition('Tap as set', `${percent(shares.tap)} of line voltage`);
+}
+function limitOf(needs: Needs): Given<'1'> {
+  const limit = q(needs.starter.softLimit, '1');
+  return limit === softLimit ? prescribed(limit, softLimitPractice) : field('start.softStarter.limit', limit);
+}
 const overloadOf = (needs: Needs): Given<'1'> =>
   field('load.shape', q(driveOverload(needs), '1'), `${driveOverload(needs)} × for this kind of load`);
 
 /** Standstill current, torque and dip of one method, in closed form. */
-export function tellStandstill(
-  walk: Walk,
-  needs: Needs,
-  subject: Subject,
-  method: Method,
-  supply: Given<'V'>,
-  known: boolean,
-): void {
+export function tellStandstill(at: Standstill, method: Method): void {
+  const { walk, needs, subject, supply, known } = at;
   const { w } = walk;
   const shares = methodShares(method, needs.starter);
-  tellCurrent(walk, needs, subject, method, supply, `start.${method}.standstillCurrent`);
+  tellCurrent(at, method, `start.${method}.standstillCurrent`);
   if (known)
     w.figure(`start.${method}.standstillDip`, voltageDip, {
       I_st: `start.${method}.standstillCurrent`,

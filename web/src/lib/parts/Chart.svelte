@@ -1,5 +1,6 @@
 <script lang="ts">
   import { onMount } from 'svelte';
+  import { chartWhenSeen } from './chartWhenSeen';
   import { theme } from '$lib/theme.svelte';
 
   interface Series {
@@ -22,27 +23,11 @@
   let draw: (() => void) | undefined = $state();
   let tabled = $state(false);
 
-  onMount(() => {
-    let stop = (): void => {};
-    // Chart code comes when a chart is seen, and not before.
-    const seen = new IntersectionObserver((entries) => {
-      if (!entries.some((e) => e.isIntersecting)) return;
-      seen.disconnect();
-      void import('./echarts').then(({ init }) => {
-        const chart = init(box, null, { renderer: 'svg' });
-        const observer = new ResizeObserver(() => chart.resize());
-        observer.observe(box);
-        draw = () => chart.setOption(option(), true);
-        stop = () => {
-          observer.disconnect();
-          chart.dispose();
-        };
-      });
-    });
-    seen.observe(box);
-    stop = () => seen.disconnect();
-    return () => stop();
-  });
+  onMount(() =>
+    chartWhenSeen(box, 'svg', (chart) => {
+      draw = () => chart.setOption(option(), true);
+    }),
+  );
 
   $effect(() => {
     void theme.dark;

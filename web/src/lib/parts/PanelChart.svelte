@@ -1,6 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { theme } from '$lib/theme.svelte';
+  import { chartWhenSeen, type EChart } from './chartWhenSeen';
   import type { Handle, Mark, Panel, PanelSeries } from './panels';
 
   interface Props {
@@ -16,13 +17,6 @@
     xMax?: number;
   }
   let { title, x, panels, marks = [], handles = [], live = null, summary, height, xMax }: Props = $props();
-  interface Drawn {
-    setOption(option: object, how: object): void;
-    resize(): void;
-    dispose(): void;
-    convertToPixel(finder: object, value: number[]): number | number[];
-    convertFromPixel(finder: object, value: number[]): number | number[];
-  }
   interface Place {
     readonly left: number;
     readonly top: number;
@@ -32,7 +26,7 @@
 
   const uid = $props.id();
   let box: HTMLDivElement;
-  let chart: Drawn | undefined = $state.raw();
+  let chart: EChart | undefined = $state.raw();
   let tabled = $state(false);
   let places: readonly Place[] = $state.raw([]);
   /** Which handle is held; −1: none. */
@@ -45,31 +39,13 @@
   const bottom = 44;
   const between = 14;
 
-  onMount(() => {
-    let stop = (): void => {};
-    const seen = new IntersectionObserver((entries) => {
-      if (!entries.some((e) => e.isIntersecting)) return;
-      seen.disconnect();
-      void import('./echarts').then(({ init }) => {
-        // A canvas: many lines are redrawn at every move of a handle.
-        const made: Drawn = init(box, null, { renderer: 'canvas' });
-        width = box.clientWidth;
-        const observer = new ResizeObserver(() => {
-          made.resize();
-          width = box.clientWidth;
-        });
-        observer.observe(box);
-        chart = made;
-        stop = () => {
-          observer.disconnect();
-          made.dispose();
-        };
-      });
-    });
-    seen.observe(box);
-    stop = () => seen.disconnect();
-    return () => stop();
-  });
+  // A canvas: many lines are drawn anew at every setting.
+  onMount(() =>
+    chartWhenSeen(box, 'canvas', (made, wide) => {
+      chart = made;
+      width = wide;
+    }),
+  );
 
   $effect(() => {
     void theme.dark;
