@@ -2,6 +2,7 @@
   import type { FoundSetting, Method, StartSetting } from '@pilgrim/core';
   import { words } from '$lib/names';
   import { useDesk } from '$lib/position/desk.svelte';
+  import { putAt } from '$lib/position/paths';
   import { foundSettings } from '$lib/solver';
   import ChoiceField from './ChoiceField.svelte';
   import NumberField from './NumberField.svelte';
@@ -38,7 +39,9 @@
     asking = false;
   }
   function use(f: FoundSetting): void {
-    if (f.value !== null) desk().set(f.path, f.value);
+    const { value } = f;
+    // A step of undo of its own, apart from what was typed into the field before.
+    if (value !== null) desk().change(`found ${f.path}`, (draft) => putAt(draft, f.path, value));
   }
   const transitions = [
     ['open', 'open: without current between'],
