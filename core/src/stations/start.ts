@@ -139,7 +139,12 @@ function simulateAll(still: Standstill): StartTold | undefined {
   }
   tellInertiaLimit(walk, machine.motor);
   const rows = tried.map((t) => rowOf(needs, subject, bench, t));
-  const assumedOfMotor = machine.motor.assumed?.map((f) => `${f}: usual for the rating`) ?? [];
+  const assumedOfMotor = machine.motor.assumed
+    ? [
+        ...machine.motor.assumed.map((f) => `${f.replace(/([A-Z])/g, ' $1').toLowerCase()}: usual for the rating`),
+        'locked-rotor and breakdown torque, which no plate says: by the design letter, or what such a cage gives',
+      ]
+    : [];
   return {
     view: {
       rows,
