@@ -110,6 +110,14 @@ export function explainEntry({ needs, judged }: Screening, entry: number): Candi
   return explain(needs, judged, entry);
 }
 
+/** A motor with its best method in words, by its id, which stays the same from draft to draft; undefined where it is not judged. */
+export function explainMotor(of: Screening, id: string): Candidate | undefined {
+  const { columns, methods, order } = of.judged;
+  const i = columns.motors.findIndex((m) => m.id === id);
+  const entry = order.find((e) => Math.floor(e / methods.length) === i);
+  return i < 0 || entry === undefined ? undefined : explainEntry(of, entry);
+}
+
 /** What the first choice would be at other needs: the motor's name and method, or null where nothing passes. */
 function firstAt(needs: Needs, judged: Judged): { readonly key: string; readonly words: string } {
   const again = judge(needs, judged.columns.motors, judged.methods);

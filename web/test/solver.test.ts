@@ -73,7 +73,8 @@ describe('rows of the table', () => {
   });
   it('a candidate of a row is put into words when asked', () => {
     const row = solver.rows({ ...everything, outcomes: ['fail'] }, 0, 1).rows[0] ?? expect.fail();
-    const [candidate] = solver.explain([row.entry]);
+    const [candidate, ...more] = solver.explain([row.id, 'no such motor']);
+    expect(more).toEqual([]);
     expect(candidate?.motor.id).toBe(row.id);
     expect(candidate?.change).not.toBeNull();
   });

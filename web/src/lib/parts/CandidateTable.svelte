@@ -10,8 +10,8 @@
   import VerdictList from './VerdictList.svelte';
 
   interface Props {
-    /** Entries laid side by side. */
-    compared: readonly number[];
+    /** Ids of the motors laid side by side. */
+    compared: readonly string[];
     compare: (row: ScreenRow) => void;
   }
   let { compared, compare }: Props = $props();
@@ -39,7 +39,8 @@
   let descending = $state(false);
   let total = $state(0);
   let rows = $state.raw<readonly ScreenRow[]>([]);
-  let open = $state<number | null>(null);
+  // By its id: the entries change with the motors that are judged.
+  let open = $state<string | null>(null);
   let opened = $state.raw<Candidate | null>(null);
   let scroller: HTMLDivElement | undefined = $state();
 
@@ -60,9 +61,9 @@
   });
   $effect(() => {
     void desk().answers;
-    const entry = open;
-    if (entry === null) opened = null;
-    else void explained([entry]).then(([c]) => (opened = c ?? null));
+    const id = open;
+    if (id === null) opened = null;
+    else void explained([id]).then(([c]) => (opened = c ?? null));
   });
 
   const virtualizer = createVirtualizer<HTMLDivElement, HTMLTableRowElement>({
@@ -155,8 +156,8 @@
                   type="button"
                   class="link"
                   title={r.name}
-                  aria-expanded={open === r.entry}
-                  onclick={() => (open = open === r.entry ? null : r.entry)}>{r.name}</button
+                  aria-expanded={open === r.id}
+                  onclick={() => (open = open === r.id ? null : r.id)}>{r.name}</button
                 >{#if r.short}<span class="ml-1 text-quiet">{words(r.short)}</span>{/if}</td
               >
               {#each shown as [key, , of, n] (key)}<td class="whitespace-nowrap" class:n>{of(r)}</td>{/each}
@@ -164,9 +165,9 @@
                 ><button
                   type="button"
                   class="link"
-                  aria-pressed={compared.includes(r.entry)}
+                  aria-pressed={compared.includes(r.id)}
                   aria-label="Compare {r.name}"
-                  onclick={() => compare(r)}>{compared.includes(r.entry) ? 'beside' : 'compare'}</button
+                  onclick={() => compare(r)}>{compared.includes(r.id) ? 'beside' : 'compare'}</button
                 >
                 <button
                   type="button"
@@ -176,7 +177,7 @@
                 ></td
               >
             </tr>
-            {#if open === r.entry && opened}
+            {#if open === r.id && opened}
               <tr
                 ><td colspan={shown.length + 3} class="bg-paper">
                   {#if opened.change}<p class="mb-1"><b>It would be admitted with:</b> {opened.change}.</p>{/if}

@@ -6,15 +6,15 @@
   import Mark from './Mark.svelte';
 
   interface Props {
-    entries: readonly number[];
-    drop: (entry: number) => void;
+    ids: readonly string[];
+    drop: (id: string) => void;
   }
-  let { entries, drop }: Props = $props();
+  let { ids, drop }: Props = $props();
   const desk = useDesk();
   let list = $state.raw<readonly Candidate[]>([]);
   $effect(() => {
     void desk().answers;
-    void explained(entries).then((found) => (list = found));
+    void explained(ids).then((found) => (list = found));
   });
 
   const lines: readonly (readonly [string, (c: Candidate) => string])[] = [
@@ -52,14 +52,14 @@
       <thead>
         <tr>
           <th>Differences are marked ◆</th>
-          {#each list as c, i (c.motor.id + c.method)}
+          {#each list as c (c.motor.id + c.method)}
             <th class="min-w-36"
               ><span class="flex items-start gap-1 text-ink"><Mark state={c.outcome} />{c.motor.name}</span>
               <button
                 type="button"
                 class="link font-normal"
                 aria-label="Take {c.motor.name} away"
-                onclick={() => drop(entries[i] ?? -1)}>take away</button
+                onclick={() => drop(c.motor.id)}>take away</button
               ></th
             >
           {/each}

@@ -37,7 +37,7 @@ export const readPlateText = (text: string): Promise<nameplate.PlateText> => sol
 export const screenedRows = (query: ScreenQuery, from: number, count: number): Promise<RowsAnswer> =>
   solver().rows({ ...query, outcomes: [...query.outcomes] }, from, count);
 
-export const explained = (entries: readonly number[]): Promise<readonly Candidate[]> => solver().explain([...entries]);
+export const explained = (ids: readonly string[]): Promise<readonly Candidate[]> => solver().explain([...ids]);
 
 export const otherPoles = (): Promise<readonly PoleOption[]> => solver().poles();
 

@@ -1,5 +1,5 @@
 import {
-  explainEntry,
+  explainMotor,
   findSettings,
   firstCyclesOf,
   nameplate,
@@ -74,10 +74,10 @@ export const solver = {
     const rows = screenRows(screening, query);
     return { total: rows.length, rows: rows.slice(from, from + count) };
   },
-  /** Candidates of the newest draft in words. */
-  explain(entries: readonly number[]): readonly Candidate[] {
+  /** Motors of the newest draft in words, by their ids; those it does not judge are left out. */
+  explain(ids: readonly string[]): readonly Candidate[] {
     const of = screening;
-    return of ? entries.map((entry) => explainEntry(of, entry)) : [];
+    return of ? ids.flatMap((id) => explainMotor(of, id) ?? []) : [];
   },
   /** The same machine on another number of poles. */
   poles(): readonly PoleOption[] {

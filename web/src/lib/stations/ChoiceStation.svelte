@@ -20,12 +20,10 @@
   const pinned = $derived(
     desk().value('motor.catalogue') ?? (desk().value('motor.plate') ? 'a motor by its plate' : undefined),
   );
-  let compared = $state<number[]>([]);
+  let compared = $state<string[]>([]);
 
   function compare(row: ScreenRow): void {
-    compared = compared.includes(row.entry)
-      ? compared.filter((e) => e !== row.entry)
-      : [...compared, row.entry].slice(-4);
+    compared = compared.includes(row.id) ? compared.filter((id) => id !== row.id) : [...compared, row.id].slice(-4);
   }
 </script>
 
@@ -92,7 +90,7 @@
   <CandidateTable {compared} {compare} />
 </Group>
 <Group title="Side by side"
-  ><CompareBench entries={compared} drop={(entry) => (compared = compared.filter((e) => e !== entry))} /></Group
+  ><CompareBench ids={compared} drop={(id) => (compared = compared.filter((c) => c !== id))} /></Group
 >
 {#if result && result.methods.length > 0}
   <Group title="How it could start and run">
