@@ -54,6 +54,11 @@ describe('a logger’s readings become hours a year', () => {
     expect(profileFromLog(steady([0, 0, -1, 0]), flowLog)).toMatchObject({ ok: false, message: expect.stringContaining('right column') }); // prettier-ignore
     expect(profileFromLog(steady([5, 6, 7]), { kind: 'power', control: 'none', magnetising: 0.4 })).toMatchObject({ ok: false, message: expect.stringContaining('how flow is controlled') }); // prettier-ignore
   });
+  it('readings at the same instant, or as good as that, are one: they make no interval', () => {
+    const twice = [{ time: 0, value: 1 }, { time: 5e-324, value: 1 }, { time: 1e-323, value: 1 }, { time: 3600, value: 1 }, { time: 7200, value: 1 }]; // prettier-ignore
+    const reading = profileFromLog(twice, { kind: 'flow', control: 'none', magnetising: 0.4 });
+    expect(reading.ok && reading.profile.rows).toEqual([{ hours: 8760, flow: 1 }]);
+  });
   it('whatever is logged, the hours never exceed a year by more than their rounding, and no flow is negative', () => {
     const sample = fc.record({ time: fc.double({ min: 0, max: 1e8, noNaN: true }), value: fc.double({ min: -100, max: 1e5, noNaN: true }) }); // prettier-ignore
     fc.assert(

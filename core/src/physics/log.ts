@@ -56,7 +56,8 @@ export function profileFromLog(samples: readonly Sample[], options: LogOptions):
       message: `A log of ${options.kind} tells the flow only where flow changes it: say how flow is controlled (damper, vanes, valve, on and off).`,
     };
   const intervals = sorted.slice(1).map((s, i) => s.time - (sorted[i]?.time ?? 0));
-  const usual = median(intervals.filter((d) => d > 0));
+  // What is nearer together than a millisecond is one reading twice.
+  const usual = median(intervals.filter((d) => d >= 1e-3));
   const seconds = new Map<number, number>();
   const gaps: { from: number; to: number }[] = [];
   let covered = 0;
