@@ -1,6 +1,6 @@
 import type { Case } from '../case';
 import type { Motor } from '../catalogue';
-import { assumed, commonPractice, field, model, prescribed, type Given } from '../law';
+import { assumed, commonPractice, field, prescribed, type Given } from '../law';
 import {
   cableResistance,
   fitCircuit,
@@ -128,7 +128,7 @@ function tellInertia({ input, w }: Walk, motor: Motor): number {
 
 function tellStallTime(input: Case, { w }: Walk, usual: Walk['practice']['stallTime']): number {
   const own = input.start?.stallTime;
-  w.stated('start.stallTime', 's', own?.value ?? q(usual.value, 's'), own ? model('Given', 'safe stall time of the hot motor') : usual.source, {
+  w.stated('start.stallTime', 's', own?.value ?? q(usual.value, 's'), own ? { kind: 'given', title: 'Given in start.stallTime', fromMemory: false } : usual.source, {
     field: 'start.stallTime',
     symbol: 't_E',
     assumed: own ? undefined : 'not given: the least a motor of this practice bears, hot',
