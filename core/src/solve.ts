@@ -47,6 +47,7 @@ export const coreVersion = '0.1.0';
 /** Stops that end the choosing: not a matter of margins. */
 const blocking: ReadonlySet<string> = new Set([
   'place.hazardous',
+  'plate.hazardous',
   'plate.single-phase',
   'plate.not-cage',
   'supply.single-phase',
@@ -86,7 +87,7 @@ export function solveWith(input: Case, shelf: readonly Motor[] = [], told = best
   const speed = askSpeed(walk);
   const supply = readSupply(walk);
   const { history, lessons } = learnFromFailure(walk, plate, load, place, speed);
-  const blocked = w.findings.find((f) => blocking.has(f.id));
+  const blocked = w.findings.find((f) => f.level === 'stop' && blocking.has(f.id));
   const waived = waivedIn(walk);
   tellMachine(walk);
 

@@ -2,6 +2,8 @@ export * from './pairs';
 export * from './readings';
 export * from './connection';
 export * from './duty';
+export * from './enclosure';
+export * from './hazard';
 export * from './protection';
 export * from './doubts';
 export * from './misreading';

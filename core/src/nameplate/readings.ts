@@ -1,5 +1,6 @@
 import type { Plate } from '../case';
 import { horsepower, readFrame, type Frame, type Practice } from '../practice';
+import { enclosureOf } from './enclosure';
 import type { Block } from './pairs';
 
 /** The numbers of a plate as its doubts see them: what is stamped, with how finely. SI and the trade's units. */
@@ -64,7 +65,7 @@ export function readingsOf(plate: Plate, prefer: Practice): Readings {
     codeLetter: plate.codeLetter?.toUpperCase(),
     designLetter: plate.designLetter?.toUpperCase(),
     frame: plate.frame === undefined ? undefined : readFrame(plate.frame, prefer.frameSystem, poles),
-    open: plate.enclosure !== undefined && prefer.enclosureClass(plate.enclosure) === 'open',
+    open: enclosureOf(plate, prefer) === 'open',
     insulation: plate.insulation,
     riseClass: plate.riseClass,
     temperatureRise: plate.temperatureRise?.value,

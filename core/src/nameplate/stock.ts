@@ -16,6 +16,7 @@ import {
 } from '../catalogue';
 import type { Plate } from '../case';
 import { horsepower, practices, type EfficiencyClass, type Practice } from '../practice';
+import { enclosureOf, enclosureText } from './enclosure';
 import { pairsOf } from './pairs';
 import { polesOf, traditionOf } from './readings';
 
@@ -79,10 +80,10 @@ export function motorOfPlate(plate: Plate, asked: Practice, options: StockOption
     const worked = power / (apparent * efficiency);
     return worked > 0.4 && worked < 0.97 ? worked : modelPowerFactor(practice.id, power, poles);
   });
-  const words = [plate.enclosure, plate.protection].filter((x) => x !== undefined).join(' ');
+  const words = enclosureText(plate) ?? '';
   const enclosure = usual<EnclosureClass>(
     'enclosure',
-    enclosureClasses.find((kind) => kind === practice.enclosureClass(words)),
+    enclosureClasses.find((kind) => kind === enclosureOf(plate, practice)),
     () => 'open',
   );
   const frame = usual<string | null>('frame', plate.frame, () => practice.standardFrame(power, poles)?.value ?? null);

@@ -1,5 +1,6 @@
 import type { EnclosureView } from '../case';
 import { assumed, commonPractice, field, remembered, type Given } from '../law';
+import { enclosureOf, enclosureText } from '../nameplate';
 import { torqueAtVoltage } from '../physics';
 import {
   driveDeratingByCurrent,
@@ -225,9 +226,9 @@ function heatAndHeight({ w }: Walk, ambient: number, drive: number, altitude: nu
 }
 
 function oldEnclosure({ input, practice, w }: Walk, suitable: readonly string[]): void {
-  const text = [input.plate?.enclosure, input.plate?.protection].filter((x) => x !== undefined).join(' ');
-  if (text === '') return;
-  const kind = practice.enclosureClass(text);
+  const text = input.plate && enclosureText(input.plate);
+  const kind = input.plate && enclosureOf(input.plate, practice);
+  if (text === undefined) return;
   if (kind === undefined || suitable.includes(kind)) return;
   w.finding(
     'place.enclosure',

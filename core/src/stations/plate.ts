@@ -1,5 +1,5 @@
 import { field, prescribed, type Given, type Workings } from '../law';
-import { blockFor, nearestPair, pairsOf, traditionOf, valueAt, type Block, type Pair } from '../nameplate';
+import { blockFor, enclosureOf, hazardMark, hazardSource, nearestPair, pairsOf, traditionOf, valueAt, type Block, type Pair } from '../nameplate';
 import {
   apparentPower,
   efficiencyFromPlate,
@@ -39,6 +39,7 @@ export function readPlate(walk: Walk): PlateFacts {
   if (!plate || Object.keys(plate).length === 0) return {};
   condition(walk, plate);
   outOfField(walk, plate);
+  certified(walk, plate);
   // Doubts and standard frames follow the tradition the motor was made in; the case's practice is whose code it runs under.
   const made = traditionOf(plate, practices, walk.practice);
   const { block, path } = blockFor(plate, input.supply?.frequency?.value);
@@ -76,7 +77,6 @@ export function readPlate(walk: Walk): PlateFacts {
   words(walk, plate);
   doubts(walk, plate, made);
 
-  const enclosure = [plate.enclosure, plate.protection].filter((x) => x !== undefined).join(' ');
   return {
     power: w.value('plate.ratedPower'),
     voltage: pair.voltage,
@@ -85,7 +85,7 @@ export function readPlate(walk: Walk): PlateFacts {
     frequency,
     poles,
     frame: plate.frame,
-    enclosure: enclosure === '' ? undefined : walk.practice.enclosureClass(enclosure),
+    enclosure: enclosureOf(plate, walk.practice),
   };
 }
 
@@ -131,6 +131,21 @@ function outOfField({ w }: Walk, plate: OldPlate): void {
       { fields: ['plate.remarks'] },
     );
   }
+}
+
+/** A motor made for an explosive atmosphere is never answered by an ordinary one, unless somebody states that the place is none. */
+function certified({ input, w }: Walk, plate: OldPlate): void {
+  const mark = hazardMark(plate);
+  if (!mark) return;
+  const cleared = input.place?.hazardous === false;
+  w.finding(
+    'plate.hazardous',
+    cleared ? 'caution' : 'stop',
+    cleared
+      ? `The plate says "${mark.words}": that motor was made for an explosive atmosphere, and this place is stated to be none. What is chosen here is an ordinary motor: keep on paper who stated it, and never put it where the old one was certified to stand.`
+      : `The plate says "${mark.words}": a motor made for an explosive atmosphere. No ordinary motor takes its place: the area classification and the certified motor, with its starter or drive, come from a competent person. Where the place is none, state so, and the choice goes on.`,
+    { fields: [`plate.${mark.field}`, 'place.hazardous'], source: hazardSource },
+  );
 }
 
 function connect({ input, practice, w }: Walk, block: Block): Connected {
@@ -261,7 +276,7 @@ function efficiencyClass({ w, input }: Walk, made: Practice, poles: number | und
   const power = w.value('plate.ratedPower');
   if (eta === undefined || power === undefined || poles === undefined) return;
   if (made.frequency !== (input.plate?.frequency?.value ?? made.frequency)) return;
-  const open = input.plate?.enclosure !== undefined && made.enclosureClass(input.plate.enclosure) === 'open';
+  const open = input.plate !== undefined && enclosureOf(input.plate, made) === 'open';
   const classes = made.efficiencyClasses(power, poles, open);
   const lowest = classes[0];
   if (!lowest) return;

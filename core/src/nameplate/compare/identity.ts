@@ -1,6 +1,7 @@
 import type { Motor } from '../../catalogue';
 import type { Plate } from '../../case';
 import { horsepower, type Frame, type Practice } from '../../practice';
+import { enclosureOf, enclosureText } from '../enclosure';
 import { pairsOf } from '../pairs';
 import { polesOf } from '../readings';
 
@@ -49,7 +50,6 @@ export function identityOfPlate(plate: Plate, practice: Practice, name: string):
   const power = plate.power?.groups.at(-1)?.at(-1);
   const band = plate.codeLetter === undefined ? undefined : practice.codeLetter(plate.codeLetter);
   const hp = (power ?? 0) / horsepower;
-  const enclosure = [plate.enclosure, plate.protection].filter((x) => x !== undefined).join(' ');
   return {
     name,
     power,
@@ -61,8 +61,8 @@ export function identityOfPlate(plate: Plate, practice: Practice, name: string):
     poles,
     frame: plate.frame === undefined ? undefined : practice.frame(plate.frame, poles),
     mounting: plate.mounting,
-    enclosure: enclosure === '' ? undefined : enclosure,
-    enclosureClass: enclosure === '' ? undefined : practice.enclosureClass(enclosure),
+    enclosure: enclosureText(plate),
+    enclosureClass: enclosureOf(plate, practice),
     serviceFactor: plate.serviceFactor,
     lockedRotor:
       band && power !== undefined ? [band.value.low * hp, (band.value.high ?? band.value.low * 1.12) * hp] : undefined,
