@@ -1,6 +1,6 @@
 import { genericMotors, motorById, type Motor } from './catalogue';
 import type { Candidate, Case, Choice, Curves, MethodVerdict, Result } from './case';
-import { Workings, type Method } from './law';
+import { commonPractice, Workings, type Method } from './law';
 import { softLimit, tap, torqueRatio } from './physics';
 import { acceptDoubts, sorted } from './doubts';
 import { practiceById, rulesFor } from './practice';
@@ -10,6 +10,7 @@ import {
   comparedMethods,
   countMotors,
   enclosureTable,
+  entryVerdict,
   explain,
   explainMethods,
   findLoad,
@@ -251,15 +252,24 @@ function chooseAndTell(
       });
   }
   if (!choice) {
-    const nearest = first?.verdicts.find((v) => v.outcome === 'fail');
-    w.finding(
-      'choice.none',
-      'caution',
-      `Nothing in the catalogue passes. Nearest: ${first?.motor.name ?? 'none'}. ${nearest?.text ?? ''}`.trim(),
-      {
-        fields: fieldsFor(nearest?.requirement),
-      },
-    );
+    const nearest = first?.verdicts.find((v) => v.outcome === 'fail' && v.waived === null);
+    const special = plate.special ?? [];
+    if (special.length > 0 && !needs.waived.has('interchange') && !anyFits(judged))
+      w.finding(
+        'choice.impossible',
+        'caution',
+        `The old motor has a ${special.map((p) => p.words).join(' and ')}, and the machine is built around it: no motor here has it, and no choice is better than one that cannot be fitted. Ask the original maker or a motor shop for one made so; or say why it need not count, and the choice goes on.`,
+        { fields: special.map((p) => `plate.${p.field}`), source: specialSource },
+      );
+    else
+      w.finding(
+        'choice.none',
+        'caution',
+        `Nothing in the catalogue passes. Nearest: ${first?.motor.name ?? 'none'}. ${nearest?.text ?? ''}`.trim(),
+        {
+          fields: fieldsFor(nearest?.requirement),
+        },
+      );
   }
   subject ??= subjectFromPlate(walk, plate);
   let flow: Curves['flow'] = null;
@@ -285,6 +295,14 @@ function chooseAndTell(
   };
 }
 
+const specialSource = commonPractice(
+  'A special shaft or face is part of the machine: a motor without it cannot be fitted',
+);
+
+/** Whether any motor judged has the old one's special shaft and face. */
+const anyFits = (judged: Judged): boolean =>
+  [...judged.order].some((entry) => entryVerdict(judged, entry, 'interchange')?.outcome === 'pass');
+
 const requirementFields: Readonly<Record<string, readonly string[]>> = {
   power: ['load.demand'],
   voltage: ['supply.voltage'],
@@ -299,6 +317,7 @@ const requirementFields: Readonly<Record<string, readonly string[]>> = {
   'run-up': ['load.startRatio', 'load.shape'],
   noise: ['place.noiseLimit'],
   shaft: ['load.train.kind', 'load.train.sheave'],
+  interchange: ['plate.frame', 'waived'],
   turndown: ['speed.min'],
   winding: ['place.cable.length'],
 };

@@ -45,7 +45,10 @@ const certain: readonly RegExp[] = [
   /\bII\s?[123]\s?(?:\/\s?[123]\s?)?(?:GD|G|D)\b/gu,
   /\bI\s?M\s?[12]\b/gu,
   // IIC T4, IIIC T125 °C.
-  new RegExp(String.raw`\bI{2,3}\s?[ABC](?:\s?[+/&]\s?H2)?[\s,/-]+(?:${temperature}|T\s?\d{2,3}\s?°?\s?C)(?!\w)`, 'giu'),
+  new RegExp(
+    String.raw`\bI{2,3}\s?[ABC](?:\s?[+/&]\s?H2)?[\s,/-]+(?:${temperature}|T\s?\d{2,3}\s?°?\s?C)(?!\w)`,
+    'giu',
+  ),
   // T-code T3B, temperature class T4, and T2A to T4A, which nothing else is called.
   new RegExp(
     String.raw`\b(?:T|TEMP(?:ERATURE)?)[\s.-]*(?:CODE|CLASS|CL|ID(?:ENT(?:IFICATION)?)?)[\s.:#-]*(?:NO\.?\s*)?${temperature}\b`,

@@ -11,5 +11,6 @@ export * from './text/read';
 export * from './compare';
 export * from './failure';
 export * from './measured';
+export * from './special';
 export * from './stock';
 export * from './list';

@@ -195,6 +195,12 @@ function sentence(
       return outcome === 'pass'
         ? `Same frame as the old motor (${needs.oldFrame}).`
         : `Frame ${motor.frame ?? 'not standardised'} where ${needs.oldFrame} stood: base, coupling and shaft need adapting.`;
+    case 'interchange': {
+      const parts = (needs.old.special ?? []).map((p) => p.words).join(' and ');
+      return outcome === 'pass'
+        ? `It has the old motor’s ${parts}.`
+        : `The machine is built around a ${parts}; frame ${motor.frame ?? 'not standardised'} has none: it cannot stand where the old one stood.`;
+    }
     case 'speed-control':
       if (outcome === 'pass') return 'Speed follows the need.';
       return outcome === 'fail'
@@ -283,7 +289,7 @@ function changeFor(needs: Needs, verdicts: readonly Verdict[], motor: Motor, met
   return failing.map((v) => cure(needs, v, motor, method)).join('; ');
 }
 
-function cure({ load, place, speed, rules }: Needs, v: Verdict, motor: Motor, method: Method): string {
+function cure({ load, place, speed, rules, old }: Needs, v: Verdict, motor: Motor, method: Method): string {
   const left = 1 + (v.margin ?? 0);
   const most = (share: number): string => `at most ${percent(share)} of this load`;
   switch (v.requirement) {
@@ -305,6 +311,8 @@ function cure({ load, place, speed, rules }: Needs, v: Verdict, motor: Motor, me
     }
     case 'enclosure':
       return `a place for ${motor.enclosureText}: ${enclosureFault(motor.enclosure, place.conditions) ?? 'other conditions'} now`;
+    case 'interchange':
+      return `the old motor’s ${(old.special ?? []).map((p) => p.words).join(' and ')}, made to order`;
     case 'shaft':
       return 'direct coupling instead of the belt';
     case 'noise':

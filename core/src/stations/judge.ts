@@ -1,5 +1,6 @@
 import { motorColumns, type Motor, type MotorColumns } from '../catalogue';
 import type { Method } from '../law';
+import { lacking } from '../nameplate';
 import {
   isVariableTorque,
   methodShares,
@@ -177,6 +178,9 @@ function judgeBuild({ needs, c, build, frame }: Bench, i: number, slate: Slate):
   const { load, place } = needs;
   slate.set(col.enclosure, place.enclosures.includes(build.enclosures[i] ?? '') ? code.pass : code.fail, 0);
   if (place.vibration) slate.set(col.construction, build.rugged[i] ? code.pass : code.caution, 0);
+  const special = needs.old.special ?? [];
+  if (special.length > 0)
+    slate.set(col.interchange, lacking(special, build.special[i] ?? []).length > 0 ? code.fail : code.pass, 0);
   if (frame) slate.set(col.frame, frame[i] ? code.pass : code.caution, 0);
   if (load.belt) {
     const least = build.leastSheave[i] ?? NaN;

@@ -1,5 +1,18 @@
 import { field, prescribed, type Given, type Workings } from '../law';
-import { blockFor, enclosureOf, hazardMark, hazardSource, nearestPair, pairsOf, traditionOf, valueAt, type Block, type Pair } from '../nameplate';
+import {
+  blockFor,
+  enclosureOf,
+  frameOf,
+  hazardMark,
+  hazardSource,
+  nearestPair,
+  pairsOf,
+  specialParts,
+  traditionOf,
+  valueAt,
+  type Block,
+  type Pair,
+} from '../nameplate';
 import {
   apparentPower,
   efficiencyFromPlate,
@@ -85,6 +98,7 @@ export function readPlate(walk: Walk): PlateFacts {
     frequency,
     poles,
     frame: plate.frame,
+    special: specialParts(plate, frameOf(plate, made, walk.practice, poles)),
     enclosure: enclosureOf(plate, walk.practice),
   };
 }

@@ -4,6 +4,7 @@ import {
   coolingSource,
   doubtPlate,
   enclosureWordsSource,
+  frameOf,
   mountingSource,
   permittedRise,
   protectionSource,
@@ -20,7 +21,7 @@ import type { Walk } from './walk';
 type OldPlate = NonNullable<Case['plate']>;
 
 export function frame({ w, practice }: Walk, stamped: string, made: Practice, poles: number | undefined): void {
-  const found = made.frame(stamped, poles) ?? practice.frame(stamped, poles);
+  const found = frameOf({ frame: stamped }, made, practice, poles);
   if (!found) {
     w.finding(
       'plate.unreadable',

@@ -1,5 +1,6 @@
 import { starterPriceIndex, type Motor } from '../catalogue';
 import type { Method } from '../law';
+import { specialOfFrame, type SpecialPart } from '../nameplate';
 import type { Practice } from '../practice';
 import { code } from './asked';
 import { connectionFor, isShortShaft } from './candidate';
@@ -25,6 +26,8 @@ export interface BuildColumns {
   readonly onShelf: Uint8Array;
   readonly inStock: Uint8Array;
   readonly enclosures: readonly string[];
+  /** Special shafts and faces. */
+  readonly special: readonly (readonly SpecialPart[])[];
 }
 
 /** How each motor of a list is connected on a supply, and how well its voltage fits. */
@@ -78,6 +81,7 @@ const keptBuild = kept((practice, motors): BuildColumns => ({
   onShelf: flags(motors, (m) => m.stock !== undefined),
   inStock: flags(motors, (m) => (m.stock?.quantity ?? 0) > 0),
   enclosures: motors.map((m) => m.enclosure),
+  special: motors.map((m) => specialOfFrame(m.frame === null ? undefined : practice.frame(m.frame, m.poles))),
 }));
 
 /** Later than any date of application a practice knows. */

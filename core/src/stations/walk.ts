@@ -1,6 +1,6 @@
 import type { Case } from '../case';
 import type { Workings } from '../law';
-import type { Lesson } from '../nameplate';
+import type { Lesson, SpecialPart } from '../nameplate';
 import type { LoadShape, StandstillSettings } from '../physics';
 import type { PlaceNeeds as PlaceConditions, Practice, Rules } from '../practice';
 
@@ -21,6 +21,8 @@ export interface PlateFacts {
   readonly frequency?: number;
   readonly poles?: number;
   readonly frame?: string;
+  /** The shaft and face its machine is built around. */
+  readonly special?: readonly SpecialPart[];
   /** The class of its enclosure, where its words or codes are understood. */
   readonly enclosure?: string;
 }

@@ -1,21 +1,33 @@
 import type { ReplacementLine } from '../../case';
 import type { Frame } from '../../practice';
 import type { Identity, Setting } from './identity';
+import { lacking } from '../special';
 import { line, missing } from './line';
 
 /** Bases often drilled for both lengths. */
 const dualDrilled: readonly (readonly [string, string])[] = [['143', '145'], ['182', '184'], ['213', '215'], ['254', '256'], ['284', '286'], ['324', '326']]; // prettier-ignore
 
+const mm = (v: number): string => `${v.toFixed(1).replace(/\.0$/, '')} mm`;
+
 /** Shaft height, feet, shaft, face and suffixes: what must be packed, drilled or made anew. */
 export function frame(old: Identity, next: Identity, { belt, direct }: Setting): ReplacementLine[] {
   const a = old.frame;
   const b = next.frame;
-  if (!a || !b) return [missing('frame', a?.designation, b?.designation)];
+  const wanting = lacking(old.special, next.special).map((part) =>
+    line(
+      part.part,
+      'impossible',
+      part.words,
+      b?.designation ?? 'none',
+      part.part === 'shaft'
+        ? 'A special shaft: usually the original maker, or a shaft made to the old one.'
+        : `The machine hangs on a ${part.words}${part.boltCircle === undefined ? '' : `, bolt circle ${mm(part.boltCircle)}`}: the new motor must have it.`,
+    ),
+  );
+  if (!a || !b) return [missing('frame', a?.designation, b?.designation), ...wanting];
   const pair = [a.designation, b.designation] as const;
   const lines: ReplacementLine[] = [];
   const digits = (f: Frame): string => /\d+/.exec(f.designation)?.[0] ?? '';
-  const mm = (v: number): string => `${v.toFixed(1).replace(/\.0$/, '')} mm`;
-
   const up = b.shaftHeight - a.shaftHeight;
   if (Math.abs(up) < 0.3) lines.push(line('shaft height', 'same', mm(a.shaftHeight), mm(b.shaftHeight), 'The same height.'));
   else if (up < 0) lines.push(line('shaft height', 'adaptable', mm(a.shaftHeight), mm(b.shaftHeight), `Shim or pack ${mm(-up)} under the feet.`));
@@ -53,18 +65,10 @@ export function frame(old: Identity, next: Identity, { belt, direct }: Setting):
   const short =
     b.suffixes.some((s) => s.letter.endsWith('S') && s.letter !== 'TSC') &&
     !a.suffixes.some((s) => s.letter.endsWith('S'));
-  const special = [...a.suffixes].filter((s) => s.kind === 'special');
-  if (special.some((s) => !b.suffixes.some((t) => t.letter === s.letter)))
-    lines.push(
-      line(
-        'shaft',
-        'impossible',
-        `${a.designation}: ${special.map((s) => s.meaning).join(', ')}`,
-        sb ?? b.designation,
-        'A special shaft: usually the original maker, or a shaft made to the old one.',
-      ),
-    );
-  else if (sa === undefined || sb === undefined) lines.push(missing('shaft', sa, sb));
+  lines.push(...wanting);
+  if (wanting.some((l) => l.item === 'shaft')) {
+    // The shaft is answered.
+  } else if (sa === undefined || sb === undefined) lines.push(missing('shaft', sa, sb));
   else if (short && belt)
     lines.push(line('shaft', 'impossible', sa, sb, 'A short shaft, for direct coupling only: it cannot carry a belt.'));
   else {
@@ -84,20 +88,11 @@ export function frame(old: Identity, next: Identity, { belt, direct }: Setting):
     );
   }
 
-  const face = (f: Frame): string | undefined =>
-    f.suffixes.filter((s) => s.letter === 'C' || s.letter === 'D').map((s) => s.meaning)[0];
-  const [ca, cb] = [face(a), face(b)];
-  if (ca !== undefined || cb !== undefined) {
-    const fits =
-      ca === cb &&
-      (a.faceBoltCircle === undefined ||
-        b.faceBoltCircle === undefined ||
-        Math.abs(a.faceBoltCircle - b.faceBoltCircle) < 0.3);
-    lines.push(
-      line('face', ca === undefined ? 'better' : fits ? 'same' : 'impossible', ca ?? 'none', cb ?? 'none',
-        ca === undefined ? 'The face is not needed here.' : fits ? 'The same face.' : `The machine hangs on a ${ca}${a.faceBoltCircle === undefined ? '' : `, bolt circle ${mm(a.faceBoltCircle)}`}: the new motor must have it.`),
-    ); // prettier-ignore
-  }
+  const face = old.special.find((part) => part.part === 'face');
+  if (face && !wanting.some((l) => l.item === 'face'))
+    lines.push(line('face', 'same', face.words, face.words, 'The same face.'));
+  else if (!face && next.special.some((part) => part.part === 'face'))
+    lines.push(line('face', 'better', 'none', b.designation, 'The face is not needed here.'));
   const odd = a.suffixes.filter((s) => s.kind === 'adaptable' && !b.suffixes.some((t) => t.letter === s.letter));
   if (odd.length > 0)
     lines.push(

@@ -4,6 +4,7 @@ import { horsepower, type Frame, type Practice } from '../../practice';
 import { enclosureOf, enclosureText } from '../enclosure';
 import { pairsOf } from '../pairs';
 import { polesOf } from '../readings';
+import { frameOf, specialOfFrame, specialParts, type SpecialPart } from '../special';
 
 /** A motor as a replacement sees it, from a plate or from a catalogue row. Powers in W, voltages in V, currents in A. */
 export interface Identity {
@@ -16,6 +17,8 @@ export interface Identity {
   readonly speed?: number;
   readonly poles?: number;
   readonly frame?: Frame;
+  /** The shaft and face its machine is built around. */
+  readonly special: readonly SpecialPart[];
   readonly mounting?: string;
   readonly enclosure?: string;
   readonly enclosureClass?: string;
@@ -50,6 +53,7 @@ export function identityOfPlate(plate: Plate, practice: Practice, name: string):
   const power = plate.power?.groups.at(-1)?.at(-1);
   const band = plate.codeLetter === undefined ? undefined : practice.codeLetter(plate.codeLetter);
   const hp = (power ?? 0) / horsepower;
+  const frame = frameOf(plate, practice, practice, poles);
   return {
     name,
     power,
@@ -59,7 +63,8 @@ export function identityOfPlate(plate: Plate, practice: Practice, name: string):
     frequency: plate.frequency?.value,
     speed,
     poles,
-    frame: plate.frame === undefined ? undefined : practice.frame(plate.frame, poles),
+    frame,
+    special: specialParts(plate, frame),
     mounting: plate.mounting,
     enclosure: enclosureText(plate),
     enclosureClass: enclosureOf(plate, practice),
@@ -81,6 +86,7 @@ export function identityOfPlate(plate: Plate, practice: Practice, name: string):
 export function identityOfMotor(motor: Motor, practice: Practice): Identity {
   const top = motor.connections.at(-1)?.voltage ?? 0;
   const kva = (Math.sqrt(3) * top * motor.lockedRotorCurrent) / 1000;
+  const frame = motor.frame === null ? undefined : practice.frame(motor.frame, motor.poles);
   return {
     name: motor.name,
     power: motor.power,
@@ -90,7 +96,8 @@ export function identityOfMotor(motor: Motor, practice: Practice): Identity {
     frequency: motor.frequency,
     speed: motor.speed,
     poles: motor.poles,
-    frame: motor.frame === null ? undefined : practice.frame(motor.frame, motor.poles),
+    frame,
+    special: specialOfFrame(frame),
     enclosure: motor.enclosureText,
     enclosureClass: motor.enclosure,
     serviceFactor: motor.serviceFactor,

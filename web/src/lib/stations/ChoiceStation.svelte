@@ -67,9 +67,15 @@
   <Group title="No choice">
     <p data-testid="choice">
       {result?.findings.find((f) =>
-        ['place.hazardous', 'plate.hazardous', 'choice.none', 'load.missing', 'plate.single-phase', 'supply.single-phase'].includes(
-          f.id,
-        ),
+        [
+          'place.hazardous',
+          'plate.hazardous',
+          'choice.none',
+          'choice.impossible',
+          'load.missing',
+          'plate.single-phase',
+          'supply.single-phase',
+        ].includes(f.id),
       )?.text ?? 'Bring a load: power, torque, or a pull at a radius.'}
     </p>
   </Group>
