@@ -71,3 +71,7 @@ export function blockFor(plate: Plate, supplyFrequency: number | undefined): { b
 export function valueAt<T>(groups: readonly (readonly T[])[] | undefined, index: number): T | undefined {
   return (groups?.[index] ?? groups?.[0])?.at(-1);
 }
+
+/** Whether two voltages or frequencies are the same but for rounding: within 1 %. */
+export const isNear = (a: number | undefined, b: number | undefined): boolean =>
+  a !== undefined && b !== undefined && Math.abs(a / b - 1) < 0.01;

@@ -68,6 +68,8 @@ export interface OverloadRule {
   readonly trip: number;
   /** Highest percentage where the motor cannot otherwise start; absent where the practice has none. */
   readonly maximum?: number;
+  /** What of the motor decided, in words. */
+  readonly because: string;
   readonly source: Source;
 }
 
@@ -151,9 +153,15 @@ export interface Practice {
   lockedRotorLimit(power: number, voltage: number): Prescribed<number>;
   /** Shaft height in mm from a frame designation; undefined where the designation is not one of the practice's. */
   shaftHeight(frame: string): Prescribed<number> | undefined;
-  /** The code's table current in A for a rating in W at a motor voltage. Undefined where the table has no such rating. */
-  tableCurrent(power: number, voltage: number, plate: number): Prescribed<number> | undefined;
-  overload(serviceFactor: number): OverloadRule;
+  /**
+   * The code's table current in A for a rating in W at the motor's own voltage, or at the supply's where the motor is used on a supply the
+   * table has a column of its own for (a 230 V motor on 208 V). Undefined where the table has no such rating.
+   */
+  tableCurrent(power: number, voltage: number, plate: number, supply?: number): Prescribed<number> | undefined;
+  /** Motors of less than this speed, r/min, may draw more than the table: conductors go by the larger of table and plate. */
+  readonly lowSpeed?: Prescribed<number>;
+  /** Overload percentages by service factor and, where stamped, temperature rise in K. */
+  overload(serviceFactor: number, rise?: number): OverloadRule;
   /** Enclosures that will do in a place, cheapest first. */
   enclosures(place: PlaceNeeds): Prescribed<readonly string[]>;
   /** Reads a plate's enclosure words as one of the practice's enclosure classes. */

@@ -6,13 +6,13 @@ import type { Walk } from './walk';
 
 /** Overload dial and trip from plate current, table current, and the least ampacity of the conductors. */
 export function tellGuard(walk: Walk, subject: Subject): void {
-  const { practice, rules, w } = walk;
+  const { input, practice, rules, w } = walk;
   w.enter('guard');
   const power = numberOf(w, subject.power);
   const voltage = numberOf(w, subject.voltage);
   const current = numberOf(w, subject.current);
   if (power === undefined || voltage === undefined || current === undefined) return;
-  const table = practice.tableCurrent(power, voltage, current);
+  const table = practice.tableCurrent(power, voltage, current, input.supply?.voltage?.value);
   if (table) w.stated('guard.tableCurrent', 'A', q(table.value, 'A'), table.source, { symbol: 'I_t' });
   else {
     w.finding(
@@ -23,12 +23,28 @@ export function tellGuard(walk: Walk, subject: Subject): void {
     );
   }
   const basis = rules.conductorBasis === 'practice' ? practice.conductorBasis : rules.conductorBasis;
+  const speed = numberOf(w, subject.speed);
+  const low = practice.lowSpeed;
+  const slow =
+    basis === 'table' &&
+    table !== undefined &&
+    low !== undefined &&
+    speed !== undefined &&
+    speed < low.value &&
+    current > table.value;
+  if (slow)
+    w.finding(
+      'guard.low-speed',
+      'note',
+      `A motor of less than ${writeQuantity(low.value, 'rpm')} may draw more than the table says: its plate current of ${writeQuantity(current, 'A')} stands for the table’s ${writeQuantity(table.value, 'A')}.`,
+      { figures: ['guard.tableCurrent', 'guard.conductorCurrent'], source: low.source },
+    );
   w.figure(
     'guard.conductorCurrent',
     conductorCurrent,
     {
       k: prescribed(q(practice.conductorFactor.value, '1'), practice.conductorFactor.source),
-      I: basis === 'table' && table ? 'guard.tableCurrent' : subject.current,
+      I: basis === 'table' && table && !slow ? 'guard.tableCurrent' : subject.current,
     },
     { source: practice.conductorFactor.source },
   );
@@ -41,13 +57,13 @@ export function tellGuard(walk: Walk, subject: Subject): void {
     ),
     I_n: subject.current,
   });
-  const rule = practice.overload(subject.serviceFactor.value);
+  const rule = practice.overload(subject.serviceFactor.value, subject.temperatureRise);
   const I = 'guard.overloadDial';
   const factor = (k: number): Given<'1'> => ({
     ...subject.serviceFactor,
     value: q(k, '1'),
     source: rule.source,
-    text: `${k} at service factor ${subject.serviceFactor.value}`,
+    text: `${k} for ${rule.because}`,
   });
   w.figure('guard.overloadTrip', overloadTrip, { k: factor(rule.trip), I }, { source: rule.source });
   if (rule.maximum !== undefined) {

@@ -1,6 +1,6 @@
 import type { Case } from '../case';
 import { commonPractice, definition, field, prescribed, remembered, type Given } from '../law';
-import { connectionKind, valueAt, wiringFor, type Block } from '../nameplate';
+import { connectionKind, isNear, valueAt, wiringFor, type Block } from '../nameplate';
 import {
   currentAtVoltage,
   fluxRatio,
@@ -28,10 +28,10 @@ export interface Connected {
   readonly index: number;
 }
 
-export function tableCurrent({ practice, w }: Walk): void {
+export function tableCurrent({ input, practice, w }: Walk): void {
   const [power, voltage, current] = (['plate.ratedPower', 'plate.connectedVoltage', 'plate.connectedCurrent'] as const).map((id) => w.value(id)); // prettier-ignore
   if (power === undefined || voltage === undefined || practice.conductorBasis !== 'table') return;
-  const table = practice.tableCurrent(power, voltage, current ?? 0);
+  const table = practice.tableCurrent(power, voltage, current ?? 0, input.supply?.voltage?.value);
   if (table) w.stated('plate.tableCurrent', 'A', q(table.value, 'A'), table.source, { symbol: 'I_t' });
 }
 
@@ -72,8 +72,8 @@ export function serviceFactor(
   if (sf === undefined) return;
   const off = w.findings.some((f) => f.id === 'plate.voltage-mismatch');
   const usable =
-    plate.usableAt?.voltage !== undefined && near(plate.usableAt.voltage.value, input.supply?.voltage?.value);
-  const otherFrequency = input.supply?.frequency !== undefined && frequency !== undefined && !near(frequency, input.supply.frequency.value); // prettier-ignore
+    plate.usableAt?.voltage !== undefined && isNear(plate.usableAt.voltage.value, input.supply?.voltage?.value);
+  const otherFrequency = input.supply?.frequency !== undefined && frequency !== undefined && !isNear(frequency, input.supply.frequency.value); // prettier-ignore
   const lost = off || usable || otherFrequency;
   w.stated('plate.serviceFactorHere', '1', q(lost ? 1 : sf, '1'), lost ? commonPractice('Off rated voltage or frequency the service factor counts as 1.0') : serviceFactorSource, {
     field: 'plate.serviceFactor',
@@ -92,26 +92,24 @@ export function serviceFactor(
     });
 }
 
-const near = (a: number, b: number | undefined): boolean => b !== undefined && Math.abs(a / b - 1) < 0.01;
-
 /** Current, torque and slip on a supply off the plate's voltage, at the plate's frequency. */
 export function atThisVoltage({ w, input }: Walk, block: Block, plate: OldPlate, frequency: number | undefined): void {
   const supply = input.supply?.voltage;
   const rated = w.value('plate.connectedVoltage');
-  const sameFrequency = input.supply?.frequency === undefined || frequency === undefined || near(frequency, input.supply.frequency.value); // prettier-ignore
+  const sameFrequency = input.supply?.frequency === undefined || frequency === undefined || isNear(frequency, input.supply.frequency.value); // prettier-ignore
   if (!supply || rated === undefined || !sameFrequency) return;
   const usable = plate.usableAt;
-  if (usable?.current && usable.voltage && near(usable.voltage.value, supply.value))
+  if (usable?.current && usable.voltage && isNear(usable.voltage.value, supply.value))
     w.given('plate.currentHere', 'A', 'plate.usableAt.current', usable.current.value);
-  if (near(rated, supply.value)) return;
+  if (isNear(rated, supply.value)) return;
   const U_s = field('supply.voltage', supply.value, supply.text);
   if (!w.figures.has('plate.currentHere'))
     w.figure('plate.currentHere', currentAtVoltage, { I: 'plate.connectedCurrent', U: 'plate.connectedVoltage', U_s });
   w.figure('plate.torqueHere', torqueAtVoltage, { U_s, U: 'plate.connectedVoltage' });
   w.figure('plate.slipHere', slipAtVoltage, { s: 'plate.slip', U: 'plate.connectedVoltage', U_s });
   const low = supply.value >= 200 && supply.value <= 210 && rated >= 220 && rated <= 240;
-  if (low && !(block.voltage?.groups.flat().some((v) => near(v, supply.value)) ?? false)) {
-    const says = usable?.voltage && near(usable.voltage.value, supply.value);
+  if (low && !(block.voltage?.groups.flat().some((v) => isNear(v, supply.value)) ?? false)) {
+    const says = usable?.voltage && isNear(usable.voltage.value, supply.value);
     w.finding(
       'plate.208-on-230',
       'caution',
@@ -132,7 +130,7 @@ export function atOtherFrequency({ w, input }: Walk, block: Block, path: string,
   const own = block.frequency?.value;
   const supply = input.supply;
   if (own === undefined || frequency === undefined) return;
-  const differs = supply?.frequency !== undefined && !near(own, supply.frequency.value);
+  const differs = supply?.frequency !== undefined && !isNear(own, supply.frequency.value);
   // A second block says it better than any sum.
   if (!differs && (input.plate?.alternate?.frequency !== undefined || (own !== 50 && own !== 60))) return;
   const f_2: Given<'Hz'> = differs

@@ -1,6 +1,8 @@
+import type { Case } from '../case';
 import type { Motor } from '../catalogue';
 import { prescribed, type Given, type Input, type Method, type Source, type Workings } from '../law';
 import { q, type Q, type UnitId } from '../quantity';
+import { isNear } from '../nameplate';
 import { connectionFor } from './candidate';
 import type { PlateFacts, Walk } from './walk';
 
@@ -19,6 +21,8 @@ export interface Subject {
   readonly current: Input<'A'>;
   readonly efficiency: Known<'1'>;
   readonly serviceFactor: Known<'1'>;
+  /** Rise marked on the plate, K. */
+  readonly temperatureRise: number | undefined;
   readonly lockedRotorCurrent: Known<'A'>;
   readonly lockedRotorTorque: Known<'1'>;
   readonly deltaVoltage: number | null;
@@ -59,6 +63,7 @@ export function subjectOf(walk: Walk, motor: Motor, method: Method | null, kind:
     current: 'choice.ratedCurrent',
     efficiency: known(q(rules.efficiencyBasis === 'minimum' ? motor.efficiencyMinimum : motor.efficiency, '1'), source),
     serviceFactor: known(q(motor.serviceFactor, '1'), source),
+    temperatureRise: undefined,
     lockedRotorCurrent: known(q((motor.lockedRotorCurrent * top) / connection.voltage, 'A'), source),
     lockedRotorTorque: known(q(motor.lockedRotorTorque, '1'), source),
     deltaVoltage: motor.deltaVoltage,
@@ -87,7 +92,7 @@ export function subjectFromPlate({ input, practice, w }: Walk, plate: PlateFacts
     power: 'plate.ratedPower',
     speed: 'plate.ratedSpeed',
     voltage: 'plate.connectedVoltage',
-    current: 'plate.connectedCurrent',
+    current: stampedHere(input) ? 'plate.currentHere' : 'plate.connectedCurrent',
     efficiency: efficiency
       ? { field: 'plate.efficiency', value: q(efficiency.value, '1') }
       : {
@@ -100,6 +105,7 @@ export function subjectFromPlate({ input, practice, w }: Walk, plate: PlateFacts
       stamped?.serviceFactor === undefined
         ? { field: 'plate.serviceFactor', value: q(1, '1'), assumed: 'no service factor on the plate: 1.0' }
         : { field: 'plate.serviceFactor', value: q(stamped.serviceFactor, '1') },
+    temperatureRise: stamped?.temperatureRise?.value,
     lockedRotorCurrent: lockedMax
       ? { field: 'plate.codeLetter', value: q(lockedMax.value, 'A') }
       : {
@@ -119,6 +125,12 @@ export function subjectFromPlate({ input, practice, w }: Walk, plate: PlateFacts
     maxSpeed: stamped?.maxSpeed?.value,
     pulseRating: stamped?.inverterDuty ? 3.1 * voltage : undefined,
   };
+}
+
+/** Whether the plate states the current for this supply beside its pairs: "usable at 208 V, 53 A". */
+function stampedHere({ plate, supply }: Case): boolean {
+  const usable = plate?.usableAt;
+  return usable?.current !== undefined && isNear(usable.voltage?.value, supply?.voltage?.value);
 }
 
 /** The number behind a subject's input, whether it is a figure or a given value. */

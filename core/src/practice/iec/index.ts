@@ -163,7 +163,7 @@ export const iec: Practice = {
     source: commonPractice('IEC practice has no table current; the plate current stands'),
   }),
 
-  overload: () => ({ trip: 1.2, source: overloadSource }),
+  overload: () => ({ trip: 1.2, because: 'any motor', source: overloadSource }),
 
   enclosures: (place) => ({ value: suitableEnclosures(place), source: enclosureSource }),
 

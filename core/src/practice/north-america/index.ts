@@ -17,6 +17,12 @@ import * as t from './tables';
 const voltageSource = remembered('standard', 'NEMA MG 1', '2016', '12.44 (±10 % of rated voltage)');
 const overloadSource = remembered('code', 'NFPA 70 (National Electrical Code)', '2023', '430.32(A)(1) and (C)');
 const conductorSource = remembered('code', 'NFPA 70 (National Electrical Code)', '2023', '430.22');
+const lowSpeedSource = remembered(
+  'code',
+  'NFPA 70 (National Electrical Code)',
+  '2023',
+  '430.6(A)(1), motors built for low speeds (less than 1200 r/min)',
+);
 const shaftHeightSource = remembered('standard', 'NEMA MG 1', '2016', '4.2.1 (dimension D)');
 const enclosureSource = commonPractice('Enclosure words of NEMA MG 1, Part 1, and where the trade uses them');
 
@@ -167,8 +173,8 @@ export const northAmerica: Practice = {
     return found && { value: found.shaftHeight, source: found.system === 'nema' ? shaftHeightSource : found.source };
   },
 
-  tableCurrent(power, voltage) {
-    const { column, off } = voltageColumn(voltage);
+  tableCurrent(power, voltage, _plate, supply) {
+    const { column, off } = voltageColumn(usedAt208(voltage, supply) ? 208 : voltage);
     if (off > 0.07) return undefined;
     const hp = power / horsepower;
     const last = t.tableCurrents.at(-1)?.[0] ?? 0;
@@ -176,10 +182,17 @@ export const northAmerica: Practice = {
     return value === undefined ? undefined : { value, source: t.tableCurrentSource };
   },
 
-  overload(serviceFactor) {
-    return serviceFactor >= 1.15
-      ? { trip: 1.25, maximum: 1.4, source: overloadSource }
-      : { trip: 1.15, maximum: 1.3, source: overloadSource };
+  lowSpeed: { value: 1200, source: lowSpeedSource },
+
+  overload(serviceFactor, rise) {
+    const cool = rise !== undefined && rise <= 40;
+    const because =
+      serviceFactor < 1.15 && cool
+        ? `a marked rise of ${rise} K`
+        : `service factor ${Number(serviceFactor.toFixed(3))}`;
+    return serviceFactor >= 1.15 || cool
+      ? { trip: 1.25, maximum: 1.4, because, source: overloadSource }
+      : { trip: 1.15, maximum: 1.3, because, source: overloadSource };
   },
 
   enclosures: (place) => ({ value: suitableEnclosures(place), source: enclosureSource }),
@@ -270,6 +283,10 @@ const floors = [
     source: remembered('code', '10 CFR 431.25', '2014', 'in force June 2016'),
   },
 ] as const;
+
+/** A motor rated 220 to 240 V on a 208 V network: the table has a column for what it draws there. One rated 200 V keeps its own. */
+const usedAt208 = (voltage: number, supply: number | undefined): boolean =>
+  supply !== undefined && supply >= 204 && supply <= 212 && voltage >= 220 && voltage <= 240;
 
 /** The table's column whose voltage lies nearest, and how far off it is: 440 to 480 V read the 460 V column, 400 V none well. */
 function voltageColumn(voltage: number): { readonly column: number; readonly off: number } {
