@@ -159,6 +159,84 @@ describe('a position', () => {
     };
     expect(await importPosition(sql, spoiled)).toMatchObject({ ok: false });
   });
+  describe('a file touches nothing of another position', () => {
+    /** A position whose file is at hand, and one that lives beside it. */
+    async function pair() {
+      const [own, other] = [await newStudy(), await newStudy()];
+      const revision = await saved(own.study, null);
+      await saved(own.study, revision);
+      await saved(other.study, null);
+      const read = async (id: string) => positionFile.parse(JSON.parse(JSON.stringify(await exportPosition(sql, id))));
+      const [file, beside] = [await read(own.position), await read(other.position)];
+      await setDeleted(sql, own.position, 1, true);
+      return { file, beside, unharmed: async () => expect(await read(other.position)).toEqual(beside) };
+    }
+    type File = Awaited<ReturnType<typeof pair>>['file'];
+    const mainOf = (file: File) => {
+      const [study] = file.studies;
+      if (!study) throw new Error('no study');
+      return study;
+    };
+    const renamed = (file: File, studyId: string): File => ({
+      ...file,
+      studies: [{ ...mainOf(file), id: studyId, revisions: mainOf(file).revisions.map((r) => ({ ...r, studyId })) }],
+    });
+
+    it('with the id of another’s study', async () => {
+      const { file, beside, unharmed } = await pair();
+      const spoilt = renamed({ ...file, position: { ...file.position, id: crypto.randomUUID() } }, mainOf(beside).id);
+      expect(await importPosition(sql, spoilt)).toMatchObject({ ok: false, message: expect.stringMatching(/study .* another position/) }); // prettier-ignore
+      expect(await importPosition(sql, renamed(file, mainOf(beside).id))).toMatchObject({ ok: false });
+      await unharmed();
+      expect((await findPosition(sql, file.position.id))?.deleted).toBe(true);
+    });
+    it('with the id of another’s revision, as head or among the rest', async () => {
+      const { file, beside, unharmed } = await pair();
+      const stolen = mainOf(beside).revisions[0];
+      const study = mainOf(file);
+      if (!stolen) throw new Error('no revision');
+      const among = { ...file, studies: [{ ...study, revisions: [...study.revisions, { ...stolen, studyId: study.id, parent: null }], head: stolen.id }] }; // prettier-ignore
+      expect(await importPosition(sql, among)).toMatchObject({ ok: false, message: expect.stringMatching(/revision .* another/) }); // prettier-ignore
+      const head = { ...file, studies: [{ ...study, head: stolen.id }] };
+      expect(await importPosition(sql, head)).toMatchObject({ ok: false, faults: [{ path: 'studies.0.head' }] });
+      await unharmed();
+    });
+    it('with the id of another’s photograph', async () => {
+      const { file, beside, unharmed } = await pair();
+      const content = readFileSync(folder('demo/photographs/in-110.jpg'));
+      const clean = cleanImage(content);
+      if (!clean) throw new Error('no picture');
+      const kept = await keepPhotograph(sql, beside.position.id, 'plate.jpg', clean);
+      const picture = { id: kept?.id ?? '', name: 'x.jpg', createdAt: new Date().toISOString(), data: content.toString('base64') }; // prettier-ignore
+      expect(await importPosition(sql, { ...file, photographs: [picture] })).toMatchObject({ ok: false, message: expect.stringContaining('photograph') }); // prettier-ignore
+      await dropPhotograph(sql, picture.id);
+      await unharmed();
+    });
+    it('that contradicts itself is refused with the path of each fault', async () => {
+      const { file } = await pair();
+      const study = mainOf(file);
+      const [first, second] = study.revisions;
+      if (!first || !second) throw new Error('no revisions');
+      const faults = async (revisions: typeof study.revisions, more: Partial<typeof study> = {}) => {
+        const done = await importPosition(sql, { ...file, studies: [{ ...study, revisions, ...more }] });
+        return done.ok ? [] : (done.faults?.map((f) => f.path) ?? []);
+      };
+      expect(await faults([second, first])).toEqual(['studies.0.revisions.0.parent']);
+      expect(await faults([first, first, second])).toEqual(['studies.0.revisions.1.id']);
+      expect(await faults([{ ...first, studyId: crypto.randomUUID() }, second])).toEqual(['studies.0.revisions.0.studyId']); // prettier-ignore
+      expect(await faults([{ ...first, parent: crypto.randomUUID() }, second])).toEqual(['studies.0.revisions.0.parent']); // prettier-ignore
+      expect(await faults([first, second], { head: crypto.randomUUID() })).toEqual(['studies.0.head']);
+      expect(await faults([{ ...first, result: {} }, second])).toEqual(['studies.0.revisions.0.result']);
+      expect(positionFile.safeParse({ ...file, studies: [{ ...study, revisions: [{ ...first, createdAt: 'long ago' }] }] }).success).toBe(false); // prettier-ignore
+      expect(await importPosition(sql, file)).toMatchObject({ ok: true });
+    });
+    it('whose revision reads otherwise here', async () => {
+      const { file } = await pair();
+      const study = mainOf(file);
+      const changed = study.revisions.map((r) => ({ ...r, caseText: { ...example, name: 'Something else' } }));
+      expect(await importPosition(sql, { ...file, studies: [{ ...study, revisions: changed }] })).toMatchObject({ ok: false, message: expect.stringMatching(/reads otherwise/) }); // prettier-ignore
+    });
+  });
   it('is not deleted by somebody who saw an older version', async () => {
     const { position } = await newStudy();
     expect(await setDeleted(sql, position, 7, true)).toBe(false);

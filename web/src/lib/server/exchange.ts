@@ -1,4 +1,6 @@
+import { isDeepStrictEqual } from 'node:util';
 import { caseSchema, resultSchema } from '@pilgrim/core';
+import type { TransactionSql } from 'postgres';
 import { z } from 'zod';
 import type { Sql } from './database';
 import { cleanImage } from './image';
@@ -7,6 +9,7 @@ import {
   areaId,
   findPosition,
   findRevision,
+  findStudy,
   insertRevision,
   revisionsOf,
   studiesOf,
@@ -23,7 +26,7 @@ const revision = z.strictObject({
   coreVersion: z.string().max(40),
   author: z.string().max(200),
   note: z.string().max(2000),
-  createdAt: z.string().max(40),
+  createdAt: z.iso.datetime({ offset: true }),
 });
 
 /** A whole position as one file: `pilgrim.position/1`. */
@@ -89,31 +92,38 @@ export async function exportPosition(sql: Sql, id: string): Promise<PositionFile
   };
 }
 
-export type Imported = { readonly ok: true; readonly id: string } | { readonly ok: false; readonly message: string };
+export interface FileFault {
+  readonly path: string;
+  readonly message: string;
+}
+
+/** Taken, or why not: what is wrong within the file, with its paths, or what of it stands in the way of what is here. */
+export type Imported =
+  | { readonly ok: true; readonly id: string }
+  | { readonly ok: false; readonly message: string; readonly faults?: readonly FileFault[] };
 
 /**
  * Brings a position back with its ids, all or nothing: out of the trash, or whole onto another machine.
- * A position that is here and not in the trash, or a revision that reads otherwise here, is refused.
+ * A position that is here and not in the trash is refused, and so is a file that contradicts itself or any of whose studies, revisions
+ * or photographs belongs to another position here or reads otherwise: what is here is never touched.
  */
 export async function importPosition(sql: Sql, file: PositionFile): Promise<Imported> {
-  for (const { revisions } of file.studies) {
-    for (const r of revisions) {
-      if (!caseSchema.safeParse(r.caseText).success || !resultSchema.safeParse(r.result).success) {
-        return { ok: false, message: `revision ${r.id} does not hold a case and a result of the known formats` };
-      }
-    }
-  }
+  const faults = faultsIn(file);
+  if (faults.length > 0) return { ok: false, message: 'The file contradicts itself', faults };
   const photographs = file.photographs.map((p) => ({ ...p, image: cleanImage(Buffer.from(p.data, 'base64')) }));
   const spoilt = photographs.find((p) => !p.image);
   if (spoilt) return { ok: false, message: `photograph ${spoilt.name} is no JPEG, PNG or WebP` };
   return sql.begin(async (tx): Promise<Imported> => {
     const { id, tag, name } = file.position;
+    await tx`select id from positions where id = ${id} for update`;
     const here = await findPosition(tx, id);
     if (here && !here.deleted)
       return {
         ok: false,
         message: `${here.tag} ${here.name} is here already; delete it first to bring it back from a file`,
       };
+    const foreign = await foreignIn(tx, file);
+    if (foreign !== undefined) return { ok: false, message: foreign };
     const area = await areaId(tx, file);
     await tx`
       insert into positions (id, area_id, tag, name) values (${id}, ${area}, ${tag}, ${name})
@@ -121,14 +131,10 @@ export async function importPosition(sql: Sql, file: PositionFile): Promise<Impo
     for (const study of file.studies) {
       await tx`insert into studies (id, position_id, name) values (${study.id}, ${id}, ${study.name}) on conflict (id) do nothing`;
       for (const r of study.revisions) {
-        const known = await findRevision(tx, r.id);
-        if (known) {
-          if (known.studyId !== study.id) throw new Error(`revision ${r.id} belongs to another study here`);
-          continue;
-        }
-        await insertRevision(tx, { ...r, studyId: study.id, caseText: caseOf(r.caseText), result: resultOf(r.result) });
+        if (await findRevision(tx, r.id)) continue;
+        await insertRevision(tx, { ...r, caseText: caseOf(r.caseText), result: resultOf(r.result) });
       }
-      await tx`update studies set head = ${study.head} where id = ${study.id}`;
+      await tx`update studies set head = ${study.head} where id = ${study.id} and position_id = ${id}`;
     }
     for (const { image, name: title, createdAt, id: photograph } of photographs) {
       const given = { id: photograph, name: title, createdAt: new Date(createdAt) };
@@ -136,6 +142,58 @@ export async function importPosition(sql: Sql, file: PositionFile): Promise<Impo
     }
     return { ok: true, id };
   });
+}
+
+/** What of the file cannot be, whatever is here: ids twice, revisions of another study, parents and heads that are not in it. */
+function faultsIn(file: PositionFile): FileFault[] {
+  const faults: FileFault[] = [];
+  const seen = new Set<string>();
+  const once = (path: string, id: string): void => {
+    if (seen.has(id)) faults.push({ path, message: `the id ${id} stands in the file twice` });
+    seen.add(id);
+  };
+  for (const [s, study] of file.studies.entries()) {
+    once(`studies.${s}.id`, study.id);
+    const earlier = new Set<string>();
+    for (const [r, revision] of study.revisions.entries()) {
+      const path = `studies.${s}.revisions.${r}`;
+      once(`${path}.id`, revision.id);
+      if (revision.studyId !== study.id)
+        faults.push({ path: `${path}.studyId`, message: 'must be the study it stands in' });
+      if (revision.parent !== null && !earlier.has(revision.parent))
+        faults.push({ path: `${path}.parent`, message: 'must be an earlier revision of the same study, or null' });
+      if (!caseSchema.safeParse(revision.caseText).success)
+        faults.push({ path: `${path}.caseText`, message: 'is no case of a known format' });
+      if (!resultSchema.safeParse(revision.result).success)
+        faults.push({ path: `${path}.result`, message: 'is no result of a known format' });
+      earlier.add(revision.id);
+    }
+    if (study.head !== null && !earlier.has(study.head))
+      faults.push({ path: `studies.${s}.head`, message: 'must be a revision of the same study, or null' });
+  }
+  for (const [p, photograph] of file.photographs.entries()) once(`photographs.${p}.id`, photograph.id);
+  return faults;
+}
+
+/** What of the file belongs to another position here, or reads otherwise here; undefined where nothing does. */
+async function foreignIn(tx: TransactionSql, file: PositionFile): Promise<string | undefined> {
+  const position = file.position.id;
+  const elsewhere = 'and belongs to another position';
+  for (const study of file.studies) {
+    const known = await findStudy(tx, study.id);
+    if (known && known.positionId !== position) return `study ${study.id} is here already ${elsewhere}`;
+    for (const r of study.revisions) {
+      const there = await findRevision(tx, r.id);
+      if (!there) continue;
+      if (there.studyId !== study.id) return `revision ${r.id} is here already ${elsewhere}, or to another study`;
+      if (!isDeepStrictEqual(there.caseText, r.caseText) || !isDeepStrictEqual(there.result, r.result))
+        return `revision ${r.id} is here already and reads otherwise`;
+    }
+  }
+  const ids = file.photographs.map((p) => p.id);
+  const [photograph] = await tx<{ id: string }[]>`
+    select id from photographs where id = any(${ids}) and position_id <> ${position} limit 1`;
+  return photograph && `photograph ${photograph.id} is here already ${elsewhere}`;
 }
 
 // Checked above; read again here only to give the plain JSON its type.
