@@ -8,6 +8,7 @@ await build({
     laws: 'tools/laws.ts',
     bench: 'bench/solve.ts',
     'bench-start': 'bench/start.ts',
+    golden: 'bench/golden.ts',
   },
   outdir: 'dist',
   outExtension: { '.js': '.mjs' },
@@ -15,7 +16,7 @@ await build({
   platform: 'node',
   format: 'esm',
   target: 'node20',
-  external: ['mathjs', 'temml', 'tinybench', 'odex'],
+  external: ['fast-check', 'mathjs', 'temml', 'tinybench', 'odex'],
   logLevel: 'warning',
 });
 execFileSync(process.execPath, ['dist/laws.mjs', '', 'web/src/lib/generated/formulas.json'], { stdio: 'inherit' });

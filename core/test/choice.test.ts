@@ -162,7 +162,7 @@ describe('screening', () => {
     const told = new Set<string>();
     const cases: CaseText[] = [
       fan({ place: { dirt: 'dirty', noiseLimit: '80 dB', vibration: true }, speed: { need: 'variable', min: 0.2, max: 1.1 }, peak: 2 }),
-      { ...fan({}), plate: { frame: '256T' }, load: { ...conveyor.load, train: { kind: 'belt', ratio: 25, sheave: '80 mm' } }, method: 'star-delta' },
+      { ...fan({}), plate: { frame: '256TZ' }, load: { ...conveyor.load, train: { kind: 'belt', ratio: 25, sheave: '80 mm' } }, method: 'star-delta' },
     ]; // prettier-ignore
     for (const text of cases) {
       const some = screened(text);
