@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { demoId, openStation, ownPosition } from './helpers';
+import { awake, demoId, openStation, ownPosition } from './helpers';
 
 test('reading in one system changes what is read, never what was typed', async ({ page, request }) => {
   const { id } = await ownPosition(request, 'D-1', '01-in-110.json');
@@ -16,13 +16,13 @@ test('reading in one system changes what is read, never what was typed', async (
 
 test('the theme is remembered by the server, so nothing flashes', async ({ page }) => {
   await page.goto('/');
-  await page.waitForLoadState('networkidle');
+  await awake(page);
   await page.getByRole('button', { name: 'Dark theme' }).click();
   await expect(page.locator('html')).toHaveClass(/dark/);
   const html = await (await page.request.get('/')).text();
   expect(html).toContain('<html lang="en" class="dark">');
   await page.reload();
-  await page.waitForLoadState('networkidle');
+  await awake(page);
   await page.getByRole('button', { name: 'Light theme' }).click();
   await expect(page.locator('html')).not.toHaveClass(/dark/);
 });
@@ -111,7 +111,7 @@ test('finding narrows the plant; what is not there is said; a file that is no po
   page,
 }) => {
   await page.goto('/');
-  await page.waitForLoadState('networkidle');
+  await awake(page);
   await page.getByRole('searchbox').fill('kiln exhaust');
   await expect(page.getByTestId('position')).toHaveCount(1);
   await page.getByRole('searchbox').fill('nowhere');

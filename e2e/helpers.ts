@@ -25,9 +25,11 @@ export async function ownPosition(
   return { id: position.id, study: position.studyId };
 }
 
+/** Waits until the page answers to keys. */
+export const awake = (page: Page): Promise<unknown> => page.waitForSelector('html[data-awake]', { state: 'attached' });
+
 /** Opens a station and waits until the page answers to keys. */
 export async function openStation(page: Page, id: string, station: string): Promise<void> {
   await page.goto(`/positions/${id}/${station}`);
-  await page.waitForFunction(() => document.querySelector('[data-testid=save-state]') !== null);
-  await page.waitForLoadState('networkidle');
+  await awake(page);
 }

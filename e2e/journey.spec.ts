@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
-import { openStation, ownPosition } from './helpers';
+import { awake, openStation, ownPosition } from './helpers';
 
 test('a pull changes in other units, and load, choice and ledger follow without a reload', async ({
   page,
@@ -126,7 +126,7 @@ test('a hazardous place stops, and refers', async ({ page, request }) => {
 
 test('a new position starts from nothing but a name', async ({ page }) => {
   await page.goto('/');
-  await page.waitForLoadState('networkidle');
+  await awake(page);
   await page.getByRole('button', { name: 'New position' }).click();
   await page.getByLabel('Tag').fill('E-7');
   await page.getByLabel('Name').fill('Rootlet blower');

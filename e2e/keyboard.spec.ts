@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { openStation, ownPosition } from './helpers';
+import { awake, openStation, ownPosition } from './helpers';
 
 /** Tabs until the element under focus matches; fails after many steps. */
 async function tabTo(page: Page, selector: string): Promise<void> {
@@ -13,7 +13,7 @@ async function tabTo(page: Page, selector: string): Promise<void> {
 test('the whole journey with the keyboard alone', async ({ page, request, browser, baseURL }) => {
   const { id, study } = await ownPosition(request, 'K-1', '01-in-110.json');
   await page.goto('/');
-  await page.waitForLoadState('networkidle');
+  await awake(page);
   await page.keyboard.press('/');
   await page.keyboard.type('K-1');
   await tabTo(page, `a[href*="${id}"]`);
@@ -37,7 +37,7 @@ test('the whole journey with the keyboard alone', async ({ page, request, browse
   await expect(page.getByTestId('save-state')).toContainText('Saved');
   await page.reload();
   await expect(page.getByLabel('Pull', { exact: true })).toHaveValue('90 kgf');
-  await page.waitForLoadState('networkidle');
+  await awake(page);
 
   // Somebody else saves; the refusal and the way out are reached by keys.
   const other = await browser.newContext({ baseURL });

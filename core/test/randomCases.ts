@@ -189,12 +189,14 @@ function fromNode(node: Node): fc.Arbitrary<unknown> {
   if (choices) return fc.oneof(...choices.map(fromNode));
   if (node.properties) {
     const { format, practice, ...rest } = node.properties;
-    const keys = Object.entries(rest).map(([key, of]) => [key, fromNode(of)] as const);
-    const always = { ...(format && { format: fromNode(format) }), ...(practice && { practice: fromNode(practice) }) };
-    return fc.record(
-      { ...Object.fromEntries(keys), ...always },
-      { requiredKeys: [...Object.keys(always), ...(node.required ?? [])] as never[] },
-    );
+    const wanted = new Set(node.required);
+    const always: Record<string, fc.Arbitrary<unknown>> = {
+      ...(format && { format: fromNode(format) }),
+      ...(practice && { practice: fromNode(practice) }),
+    };
+    const sometimes: Record<string, fc.Arbitrary<unknown>> = {};
+    for (const [key, of] of Object.entries(rest)) (wanted.has(key) ? always : sometimes)[key] = fromNode(of);
+    return fc.tuple(fc.record(sometimes, { requiredKeys: [] }), fc.record(always)).map(([a, b]) => ({ ...a, ...b }));
   }
   if (node.prefixItems) return fc.tuple(...node.prefixItems.map(fromNode));
   if (node.items) return fc.array(fromNode(node.items), { minLength: 1, maxLength: 4 });

@@ -74,11 +74,11 @@ describe('a list of motors', () => {
     expect((await refusal(readMotorList(bytes(`${heading}\n"open,7.5`), undefined))).detail).toContain('not CSV');
     expect((await refusal(readMotorList(bytes(''), undefined))).detail).toContain('empty');
   });
-  it('a hundred thousand rows are read to the end, and good and bad ones counted', { timeout: 120_000 }, async () => {
-    const many = Array.from({ length: 100_000 }, (_, i) => row(`Motor ${i}`, i % 1000 === 999 ? 'x' : 7.5));
+  it('twenty thousand rows are read to the end, and good and bad ones counted', { timeout: 120_000 }, async () => {
+    const many = Array.from({ length: 20_000 }, (_, i) => row(`Motor ${i}`, i % 1000 === 999 ? 'x' : 7.5));
     const read = await readMotorList(list(...many), undefined);
-    expect([read.rows, read.good.length, read.bad, read.errors.length]).toEqual([100_000, 99_900, 100, 100]);
-    expect(read.errors.at(-1)?.line).toBe(100_001);
+    expect([read.rows, read.good.length, read.bad, read.errors.length]).toEqual([20_000, 19_980, 20, 20]);
+    expect(read.errors.at(-1)?.line).toBe(20_001);
   });
   it('never crashes, whatever the bytes', async () => {
     await fc.assert(

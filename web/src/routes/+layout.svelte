@@ -1,14 +1,17 @@
 <script lang="ts">
   import '../app.css';
-  import { untrack } from 'svelte';
+  import { onMount, untrack } from 'svelte';
   import { resolve } from '$app/paths';
-  import { Moon, Sun } from '@lucide/svelte';
+  import Moon from '@lucide/svelte/icons/moon';
+  import Sun from '@lucide/svelte/icons/sun';
   import { reading, type Reading } from '$lib/reading.svelte';
   import { setDark, theme } from '$lib/theme.svelte';
   import KeysHelp from '$lib/parts/KeysHelp.svelte';
 
   let { children, data } = $props();
   untrack(() => (theme.dark = data.dark));
+  // What drives the interface from outside waits for this: the page answers to keys and pointer.
+  onMount(() => void (document.documentElement.dataset.awake = 'true'));
   const systems: readonly (readonly [Reading, string])[] = [
     ['typed', 'both units'],
     ['us', 'North American'],

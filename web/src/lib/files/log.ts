@@ -1,7 +1,8 @@
 import { nameplate, physics } from '@pilgrim/core';
 import { readNumber } from '@pilgrim/core/quantity';
 import { parse } from 'csv-parse/browser/esm/sync';
-import { isValid, parse as parseDate } from 'date-fns';
+import { isValid } from 'date-fns/isValid';
+import { parse as parseDate } from 'date-fns/parse';
 import { delimiterOf, readUtf8 } from './text';
 
 /** How a logger's file is to be understood. */

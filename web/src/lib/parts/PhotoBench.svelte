@@ -1,6 +1,9 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import { RotateCw, Trash2, ZoomIn, ZoomOut } from '@lucide/svelte';
+  import RotateCw from '@lucide/svelte/icons/rotate-cw';
+  import Trash2 from '@lucide/svelte/icons/trash-2';
+  import ZoomIn from '@lucide/svelte/icons/zoom-in';
+  import ZoomOut from '@lucide/svelte/icons/zoom-out';
   import { shrink, type PhotographListed } from '$lib/position/photographs';
 
   interface Props {

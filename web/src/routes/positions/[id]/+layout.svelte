@@ -3,7 +3,7 @@
   import { goto as navigate } from '$app/navigation';
   import { resolve } from '$app/paths';
   import { page } from '$app/state';
-  import { formatDistanceToNow } from 'date-fns';
+  import { formatDistanceToNow } from 'date-fns/formatDistanceToNow';
   import { tinykeys } from 'tinykeys';
   import { inField, singleKeys } from '$lib/keys.svelte';
   import { isStation, stationIds, stationOfField } from '$lib/names';
