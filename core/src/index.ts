@@ -6,18 +6,7 @@ export { houseRules, practiceById, type Practice, type PracticeId, type RuleId }
 export * from './catalogue';
 export * from './case';
 export * as nameplate from './nameplate';
-export {
-  comparedMethods,
-  enclosureTable,
-  judge,
-  methodNames,
-  requirements,
-  type Judged,
-  type Needs,
-  type Requirement,
-  type Starting,
-} from './stations';
-export * from './solve';
-export { stampedText } from './doubts';
-export * from './screening';
-export * from './starting';
+export { type Needs } from './needs';
+export { comparedMethods, judge, methodNames, requirements, type Judged, type Requirement } from './judge';
+export { enclosureTable, type Starting } from './stations';
+export * from './walk';

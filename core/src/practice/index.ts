@@ -4,7 +4,7 @@ import type { Practice, PracticeId } from './practice';
 
 export * from './practice';
 export * from './rules';
-export * from './derating';
+export * from './usual/derating';
 export * from './prescriptions';
 export * from './frames';
 export { iec, northAmerica };

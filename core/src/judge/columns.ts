@@ -1,0 +1,128 @@
+import { starterPriceIndex, type Motor } from '../catalogue';
+import type { Method } from '../law';
+import { specialOfFrame, type SpecialPart } from '../nameplate';
+import type { Practice } from '../practice';
+import { code } from './asked';
+import { connectionFor, isShortShaft } from '../needs';
+
+/** What a practice and a motor's build say of every motor of a list whatever the needs; numbers only, NaN where there is none. */
+export interface BuildColumns {
+  readonly frequency: Float64Array;
+  readonly maxSpeed: Float64Array;
+  readonly pulseRating: Float64Array;
+  readonly serviceFactor: Float64Array;
+  readonly sound: Float64Array;
+  /** Least nominal efficiency asked of a new motor of this rating today. */
+  readonly floor: Float64Array;
+  readonly leastSheave: Float64Array;
+  readonly turndownVariable: Float64Array;
+  readonly turndownConstant: Float64Array;
+  readonly shortShaft: Uint8Array;
+  readonly rugged: Uint8Array;
+  readonly inverterDuty: Uint8Array;
+  /** Insulation class F or above. */
+  readonly hotWinding: Uint8Array;
+  /** On the own shelf at all, and with at least one there. */
+  readonly onShelf: Uint8Array;
+  readonly inStock: Uint8Array;
+  readonly enclosures: readonly string[];
+  /** Special shafts and faces. */
+  readonly special: readonly (readonly SpecialPart[])[];
+}
+
+/** How each motor of a list is connected on a supply, and how well its voltage fits. */
+export interface SupplyColumns {
+  readonly voltage: Float64Array;
+  readonly current: Float64Array;
+  /** Locked-rotor current at the connected voltage. */
+  readonly locked: Float64Array;
+  readonly fit: Int8Array;
+  readonly fitMargin: Float64Array;
+  readonly deltaFits: Uint8Array;
+}
+
+/** Keeps what was made for a practice and a list of motors, by a key; the newest few of each list. */
+function kept<T>(make: (practice: Practice, motors: readonly Motor[], key: string) => T) {
+  const cache = new WeakMap<Practice, WeakMap<readonly Motor[], Map<string, T>>>();
+  return (practice: Practice, motors: readonly Motor[], key: string): T => {
+    const byList = cache.get(practice) ?? new WeakMap<readonly Motor[], Map<string, T>>();
+    cache.set(practice, byList);
+    const byKey = byList.get(motors) ?? new Map<string, T>();
+    byList.set(motors, byKey);
+    const found = byKey.get(key) ?? make(practice, motors, key);
+    if (byKey.size > 8) byKey.clear();
+    byKey.set(key, found);
+    return found;
+  };
+}
+
+const floats = (motors: readonly Motor[], of: (m: Motor) => number | undefined): Float64Array =>
+  Float64Array.from(motors, (m) => of(m) ?? NaN);
+const flags = (motors: readonly Motor[], of: (m: Motor) => boolean): Uint8Array =>
+  Uint8Array.from(motors, (m) => Number(of(m)));
+
+const keptBuild = kept((practice, motors): BuildColumns => ({
+  frequency: floats(motors, (m) => m.frequency),
+  maxSpeed: floats(motors, (m) => m.maxSpeed),
+  pulseRating: floats(motors, (m) => m.pulseRating),
+  serviceFactor: floats(motors, (m) => m.serviceFactor),
+  sound: floats(motors, (m) => m.sound),
+  floor: floats(
+    motors,
+    (m) => practice.efficiencyFloor(m.power, m.poles, newestYear, m.enclosure === 'open')?.efficiency,
+  ),
+  leastSheave: floats(motors, (m) => (m.frame === null ? undefined : practice.leastSheave(m.frame)?.value)),
+  turndownVariable: floats(motors, (m) => m.turndown.variableTorque),
+  turndownConstant: floats(motors, (m) => m.turndown.constantTorque),
+  shortShaft: flags(motors, (m) => isShortShaft(m.frame)),
+  rugged: flags(motors, (m) => m.construction === 'cast-iron' || m.construction === 'stainless'),
+  inverterDuty: flags(motors, (m) => m.inverterDuty),
+  hotWinding: flags(motors, (m) => m.insulation >= 'F'),
+  onShelf: flags(motors, (m) => m.stock !== undefined),
+  inStock: flags(motors, (m) => (m.stock?.quantity ?? 0) > 0),
+  enclosures: motors.map((m) => m.enclosure),
+  special: motors.map((m) => specialOfFrame(m.frame === null ? undefined : practice.frame(m.frame, m.poles))),
+}));
+
+/** Later than any date of application a practice knows. */
+const newestYear = 9999;
+
+export const buildColumns = (practice: Practice, motors: readonly Motor[]): BuildColumns =>
+  keptBuild(practice, motors, '');
+
+const keptSupply = kept((practice, motors, key): SupplyColumns => {
+  const supply = key === '' ? undefined : Number(key);
+  const connections = motors.map((m) => connectionFor(m, supply));
+  const fits = connections.map((c) => (supply === undefined ? undefined : practice.voltageFit(supply, c.voltage)));
+  return {
+    voltage: Float64Array.from(connections, (c) => c.voltage),
+    current: Float64Array.from(connections, (c) => c.current),
+    locked: Float64Array.from(motors, (m, i) => {
+      const own = connections[i]?.voltage ?? 1;
+      return (m.lockedRotorCurrent * (m.connections.at(-1)?.voltage ?? own)) / own;
+    }),
+    fit: Int8Array.from(fits, (f) => (f ? code[f.outcome] : code.none)),
+    fitMargin: Float64Array.from(fits, (f) => (f ? 1 - Math.abs(f.deviation) / f.limit : 0)),
+    deltaFits: flags(motors, (m) => {
+      const line = supply ?? connectionFor(m, undefined).voltage;
+      return m.deltaVoltage !== null && practice.voltageFit(line, m.deltaVoltage).outcome !== 'fail';
+    }),
+  };
+});
+
+export const supplyColumns = (
+  practice: Practice,
+  motors: readonly Motor[],
+  supply: number | undefined,
+): SupplyColumns => keptSupply(practice, motors, supply === undefined ? '' : String(supply));
+
+const keptPrices = kept((_practice, motors, key) => {
+  const methods = key.split(',');
+  return Float64Array.from(motors.flatMap((m) => methods.map((x) => starterPriceIndex(methodNamed(x), m.power))));
+});
+const methodNamed = (text: string): Method => starters.find((m) => m === text) ?? 'direct';
+const starters = ['direct', 'star-delta', 'autotransformer', 'primary-reactor', 'soft-starter', 'drive'] as const;
+
+/** Invented price of the starter of every entry (motor × methods + method). */
+export const starterPrices = (practice: Practice, motors: readonly Motor[], methods: readonly Method[]): Float64Array =>
+  keptPrices(practice, motors, methods.join());

@@ -1,0 +1,3 @@
+export * from './asked';
+export * from './judge';
+export * from './explain';

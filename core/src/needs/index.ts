@@ -1,0 +1,5 @@
+export * from './walk';
+export * from './candidate';
+export * from './circuit';
+export * from './machines';
+export * from './subject';

@@ -1,0 +1,35 @@
+import { commonPractice, law, model, remembered } from '../../law';
+
+/** Hottest-spot limit of an insulation class, °C, at which life is about 20,000 hours. */
+export const classLimit = { A: 105, E: 120, B: 130, F: 155, H: 180, N: 200 } as const;
+export const insulationSource = remembered('standard', 'IEC 60085', '2007', 'thermal classes');
+
+/**
+ * Hottest spot of a winding expected at a share x of rating: ambient, the rise at full load with the square of current
+ * (40 % of it constant, as the losses are), 10 K for the hot spot.
+ */
+export const windingTemperature = law({
+  name: 'Hottest spot of the winding',
+  symbol: 'theta_w',
+  unit: 'degC',
+  takes: { theta: 'degC', dT: 'K', x: '1' },
+  formula: 'theta + dT * (0.4 + 0.6 * x^2) + 10',
+  source: model(
+    'Rise with the losses',
+    '40 % of losses constant, 60 % with the square of load; 10 K hot-spot allowance',
+  ),
+  estimate: { basis: 'usual rise of the class the motor is used to', band: [0.9, 1.1] },
+  of: ({ theta, dT, x }) => theta + dT * (0.4 + 0.6 * x * x) + 10,
+});
+
+/** Hours until the insulation is spent: 20,000 at the class limit, halved for each 10 K more. Beyond 100 years it says nothing. */
+export const insulationLife = law({
+  name: 'Insulation life by the ten-degree rule',
+  symbol: 't_ins',
+  unit: 'h',
+  takes: { theta_lim: 'degC', theta_w: 'degC' },
+  formula: '20000 * 2^(max(-20, min(5.4, (theta_lim - theta_w) / 10)))',
+  source: commonPractice('Each 10 °C over the class halves the life of 20,000 hours, each 10 °C under doubles it'),
+  estimate: { basis: 'ten-degree rule', band: [0.5, 2] },
+  of: ({ theta_lim, theta_w }) => 20000 * 2 ** Math.max(-20, Math.min(5.4, (theta_lim - theta_w) / 10)),
+});

@@ -1,0 +1,162 @@
+import { definition, law, model } from '../../law';
+import { torqueRatio, type LoadShape } from '../mechanics/shape';
+
+const machine = definition('Three-phase induction machine', 'synchronous speed, slip, power balance');
+
+/** Number of poles whose synchronous speed lies nearest above a full-load speed. */
+export const polesFromSpeed = law({
+  name: 'Poles from frequency and speed',
+  symbol: 'p',
+  unit: '1',
+  takes: { f: 'Hz', n: 'rpm' },
+  formula: '2 * round(60 * f / n)',
+  source: machine,
+  of: ({ f, n }) => 2 * Math.round((60 * f) / n),
+});
+
+export const synchronousSpeed = law({
+  name: 'Synchronous speed',
+  symbol: 'n_s',
+  unit: 'rpm',
+  takes: { f: 'Hz', p: '1' },
+  formula: '120 * f / p',
+  source: machine,
+  of: ({ f, p }) => (120 * f) / p,
+});
+
+export const slip = law({
+  name: 'Slip',
+  symbol: 's',
+  unit: '1',
+  takes: { n_s: 'rpm', n: 'rpm' },
+  formula: '(n_s - n) / n_s',
+  source: machine,
+  of: ({ n_s, n }) => (n_s - n) / n_s,
+});
+
+export const inputFromEfficiency = law({
+  name: 'Electrical input from shaft power and efficiency',
+  symbol: 'P_in',
+  unit: 'W',
+  takes: { P: 'W', eta: '1' },
+  formula: 'P / eta',
+  source: machine,
+  of: ({ P, eta }) => P / eta,
+});
+
+export const inputFromCurrent = law({
+  name: 'Electrical input from voltage, current and power factor',
+  symbol: 'P_in',
+  unit: 'W',
+  takes: { U: 'V', I: 'A', pf: '1' },
+  formula: 'sqrt(3) * U * I * pf',
+  source: machine,
+  of: ({ U, I, pf }) => Math.sqrt(3) * U * I * pf,
+});
+
+export const powerFactorFromPlate = law({
+  name: 'Power factor from shaft power, efficiency, voltage and current',
+  symbol: 'pf',
+  unit: '1',
+  takes: { P: 'W', eta: '1', U: 'V', I: 'A' },
+  formula: 'P / (eta * sqrt(3) * U * I)',
+  source: machine,
+  of: ({ P, eta, U, I }) => P / (eta * Math.sqrt(3) * U * I),
+});
+
+export const efficiencyFromPlate = law({
+  name: 'Efficiency from shaft power, voltage, current and power factor',
+  symbol: 'eta',
+  unit: '1',
+  takes: { P: 'W', U: 'V', I: 'A', pf: '1' },
+  formula: 'P / (sqrt(3) * U * I * pf)',
+  source: machine,
+  of: ({ P, U, I, pf }) => P / (Math.sqrt(3) * U * I * pf),
+});
+
+/** Current at locked rotor from the code letter's kVA per horsepower, across the line at plate voltage. */
+export const lockedRotorFromCode = law({
+  name: 'Locked-rotor current from the code letter',
+  symbol: 'I_LR',
+  unit: 'A',
+  takes: { k: 'kVA/hp', P: 'W', U: 'V' },
+  formula: '1000 * k * (P / 745.6998715822702) / (sqrt(3) * U)',
+  source: definition('Code letter', 'kVA per horsepower at locked rotor ÷ (√3 × plate voltage)'),
+  of: ({ k, P, U }) => (1000 * k * (P / 745.6998715822702)) / (Math.sqrt(3) * U),
+});
+
+const lossSplit = model(
+  'Part-load loss model',
+  '40 % of full-load losses constant (iron, friction), 60 % with the square of load',
+);
+
+/** Motor efficiency at a share x of rated load, from its full-load efficiency. */
+export const partLoadEfficiency = law({
+  name: 'Motor efficiency at part load',
+  symbol: 'eta_x',
+  unit: '1',
+  takes: { x: '1', eta: '1' },
+  formula: 'x / (x + (1 / eta - 1) * (0.4 + 0.6 * x^2))',
+  source: lossSplit,
+  estimate: { basis: 'typical split of losses', band: [0.98, 1.01] },
+  of: ({ x, eta }) => partLoad(x, eta),
+});
+
+export const partLoad = (x: number, eta: number): number => x / (x + (1 / eta - 1) * (0.4 + 0.6 * x * x));
+
+/** Share of the derated rating the load takes at the operating point. */
+export const loading = law({
+  name: 'Loading of the motor',
+  symbol: 'x',
+  unit: '1',
+  takes: { P: 'W', P_r: 'W', d: '1' },
+  formula: 'P / (P_r * d)',
+  source: definition('Loading', 'shaft power at the operating point ÷ (rated power × derating)'),
+  of: ({ P, P_r, d }) => P / (P_r * d),
+});
+
+/**
+ * Speed at which a motor fed at rated voltage and frequency carries a load of torque T at speed n, with a given shape.
+ * The motor's torque falls on a straight line from rated torque at rated speed to zero at synchronous speed; the root of
+ * T_motor(n) − T_load(n) is bracketed between half and full synchronous speed and bisected to below 0.001 r/min.
+ */
+export const operatingSpeed = (shape: LoadShape) =>
+  law({
+    name: 'Operating speed of motor and load',
+    symbol: 'n_op',
+    unit: 'rpm',
+    takes: { n_s: 'rpm', n_r: 'rpm', T_r: 'N.m', n: 'rpm', T: 'N.m' },
+    formula: 'the speed at which T_r * (n_s - n_op) / (n_s - n_r) equals the load torque at n_op, by bisection',
+    source: model('Straight-line torque-slip characteristic near full load'),
+    method: true,
+    of: ({ n_s, n_r, T_r, n, T }) => meetingSpeed(n_s, n_r, T_r, n, T, shape),
+  });
+
+/** The same for columns of candidates: plain numbers, no allocation. */
+export function meetingSpeed(ns: number, nr: number, tr: number, n: number, t: number, shape: LoadShape): number {
+  const slope = tr / (ns - nr);
+  let low = ns / 2;
+  let high = ns;
+  while (high - low > 0.0005) {
+    const mid = (low + high) / 2;
+    if (slope * (ns - mid) > t * torqueRatio(shape, mid / n)) low = mid;
+    else high = mid;
+  }
+  return (low + high) / 2;
+}
+
+/** Shaft power where motor and load meet. */
+export const powerAtPoint = (shape: LoadShape) =>
+  law({
+    name: 'Shaft power at the operating point',
+    symbol: 'P_op',
+    unit: 'W',
+    takes: { T: 'N.m', n: 'rpm', n_op: 'rpm' },
+    formula: 'load torque at n_op times 2 * pi * n_op / 60, along the load shape through T at n',
+    source: definition('Mechanics', 'power = torque × angular speed'),
+    method: true,
+    of: ({ T, n, n_op }) => shaftPower(T, n, n_op, shape),
+  });
+
+export const shaftPower = (t: number, n: number, at: number, shape: LoadShape): number =>
+  (t * torqueRatio(shape, at / n) * 2 * Math.PI * at) / 60;

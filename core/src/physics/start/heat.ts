@@ -1,0 +1,103 @@
+import { commonPractice, definition, law, remembered } from '../../law';
+
+/** Hot to cold: a motor at ambient temperature bears its locked-rotor current longer. Common practice: 1.2 to 2 times; the lower half taken. */
+export const coldStall = 1.4;
+export const coldStallPractice = commonPractice(
+  'A cold motor bears its locked-rotor current 1.2 to 2 × as long as a hot one; 1.4 taken',
+);
+
+/** Share of the permitted heating from cold, where it is known from hot. */
+export const coldShare = law({
+  name: 'Share of the permitted heating, cold',
+  symbol: 'h_c',
+  unit: '1',
+  takes: { h: '1', k_c: '1' },
+  formula: 'h / k_c',
+  source: coldStallPractice,
+  of: ({ h, k_c }) => h / k_c,
+});
+
+/**
+ * Starts an hour that heat the motor on average no more than full load does: heat of a start over what is left of the rated losses while
+ * running. P_r rated losses, P_run losses at the load, E_st heat of one start, all in the motor. Where running leaves nothing: none.
+ */
+export const startsPerHour = law({
+  name: 'Starts an hour by heat',
+  symbol: 'z',
+  unit: '1/h',
+  takes: { P_r: 'W', P_run: 'W', E_st: 'J' },
+  formula: '3600 * max(0, P_r - P_run) / E_st',
+  source: commonPractice('Heat of the starts and of running together no more than rated losses give, on average'),
+  estimate: { basis: 'average heat; a standing fan cools less', band: [0.5, 1.2] },
+  of: ({ P_r, P_run, E_st }) => (3600 * Math.max(0, P_r - P_run)) / E_st,
+});
+
+/** Asymmetrical first peak of a locked-rotor current: its crest times the factor by R/X of the whole path. */
+export const firstPeak = law({
+  name: 'First peak of the starting current',
+  symbol: 'i_p',
+  unit: 'A',
+  takes: { I: 'A', r: '1' },
+  formula: 'sqrt(2) * I * (1.02 + 0.98 * exp(-3 * r))',
+  source: remembered('standard', 'IEC 60909-0', '2016', 'equation 57, peak factor by R/X'),
+  estimate: { basis: 'steady leakage; saturation of the leakage paths makes it higher', band: [0.95, 1.3] },
+  of: ({ I, r }) => Math.SQRT2 * I * (1.02 + 0.98 * Math.exp(-3 * r)),
+});
+
+/** Largest motor a source starts within a dip, by the dip this one makes: locked-rotor power goes with rated power. */
+export const largestMotor = law({
+  name: 'Largest motor within the dip',
+  symbol: 'P_max',
+  unit: 'W',
+  takes: { P: 'W', dip: '1', d_max: '1' },
+  formula: 'P * (d_max / (1 - d_max)) / (dip / (1 - dip))',
+  source: definition('Voltage divider', 'a motor of the same kind, its impedance in proportion to its rating'),
+  estimate: { basis: 'same locked-rotor power per unit of rating', band: [0.9, 1.1] },
+  of: ({ P, dip, d_max }) => (P * (d_max / (1 - d_max))) / (dip / (1 - dip)),
+});
+
+/** Resistance a phase of a copper cable at 70 °C: 0.0225 Ω·mm²/m. */
+export const cableResistance = law({
+  name: 'Resistance of the motor cable',
+  symbol: 'R_c',
+  unit: 'ohm',
+  takes: { l: 'm', I_n: 'A', j: '1' },
+  formula: '0.0225 * l * j / I_n',
+  source: commonPractice('Copper at 70 °C, cable taken as sized for a current density j in A/mm²'),
+  estimate: { basis: 'the cable’s size is not known yet', band: [0.5, 1.5] },
+  of: ({ l, I_n, j }) => (0.0225 * l * j) / I_n,
+});
+
+/** Motor, train and load turning together, at the motor's shaft. */
+export const totalInertia = law({
+  name: 'Inertia to accelerate',
+  symbol: 'J',
+  unit: 'kg.m2',
+  takes: { J_m: 'kg.m2', J_L: 'kg.m2' },
+  formula: 'J_m + J_L',
+  source: definition('Mechanics'),
+  of: ({ J_m, J_L }) => J_m + J_L,
+});
+
+/** Load inertia where nobody gives it, as a multiple of the motor's. */
+export const usualInertia = law({
+  name: 'Load inertia usual for the machine',
+  symbol: 'J_L',
+  unit: 'kg.m2',
+  takes: { J_m: 'kg.m2', k_J: '1' },
+  formula: 'k_J * J_m',
+  source: commonPractice('Load inertia as a multiple of the motor’s, by the kind of machine'),
+  estimate: { basis: 'no inertia given', band: [0.3, 3] },
+  of: ({ J_m, k_J }) => k_J * J_m,
+});
+
+/** Load inertia that the standard lets the motor bring up, ÷ what there is, less one. */
+export const inertiaReserve = law({
+  name: 'Reserve to the standard’s load inertia',
+  symbol: 'm_J',
+  unit: '1',
+  takes: { J_max: 'kg.m2', J_L: 'kg.m2' },
+  formula: 'J_max / J_L - 1',
+  source: definition('Margin'),
+  of: ({ J_max, J_L }) => J_max / J_L - 1,
+});

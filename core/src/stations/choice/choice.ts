@@ -1,0 +1,282 @@
+import { motorOfCircuit, ratedTorque, starterPriceIndex, type Motor } from '../../catalogue';
+import type { Candidate, Choice, Result } from '../../case';
+import { assumed, commonPractice, field, prescribed, type Given } from '../../law';
+import { motorOfPlate, noLoadShare } from '../../nameplate';
+import {
+  breakdownAtVoltage,
+  classLimit,
+  currentAtLoad,
+  drivenSpeed,
+  insulationLife,
+  insulationSource,
+  loading,
+  operatingSpeed,
+  powerAtPoint,
+  reserveOver,
+  speedOnDrive,
+  windingTemperature,
+} from '../../physics';
+import { q } from '../../quantity';
+import { explain, type Judged, methodNames, outcomeOf } from '../../judge';
+import { catalogueSource, connectionFor, type Needs, percent, pinnedCircuit, type Walk } from '../../needs';
+
+export interface Chosen {
+  readonly motor: Motor;
+  readonly entry: number;
+  readonly candidate: Candidate;
+}
+
+/** The best entry of each motor, best first, at most `limit`. */
+export const bestOfEach = (judged: Judged, limit: number): number[] => [...judged.order.subarray(0, limit)];
+
+export function countMotors(judged: Judged): Result['counts'] {
+  const counts = { motors: judged.columns.motors.length, pass: 0, caution: 0, fail: 0 };
+  for (const entry of judged.order) counts[outcomeOf(judged.worst[entry] ?? 2)]++;
+  return counts;
+}
+
+/** Narrates the motor chosen or pinned: rated values, where it meets the load, how it is loaded. */
+export function tellChoice(walk: Walk, needs: Needs, motor: Motor): void {
+  const { w } = walk;
+  w.enter('choice');
+  const source = catalogueSource(motor);
+  const connection = connectionFor(motor, needs.supply.voltage);
+  w.stated('choice.ratedPower', 'W', q(motor.power, 'W'), source, { symbol: 'P_r' });
+  w.stated('choice.ratedSpeed', 'rpm', q(motor.speed, 'rpm'), source, { symbol: 'n_r' });
+  w.stated('choice.ratedCurrent', 'A', q(connection.current, 'A'), source, { symbol: 'I_n' });
+}
+
+/** Where the subject and the load meet with its method. */
+export function tellPoint(
+  walk: Walk,
+  needs: Needs,
+  judged: Judged,
+  i: number,
+  method: Chosen['candidate']['method'],
+): void {
+  const { input, w } = walk;
+  w.enter('choice');
+  const motor = judged.columns.motors[i];
+  if (!motor) return;
+  const source = catalogueSource(motor);
+  const ratio: Given<'1'> = { field: 'load.train.ratio', value: q(needs.load.ratio, '1') };
+  if (method === 'drive') {
+    const max = input.speed?.max;
+    w.figure('point.motorSpeed', speedOnDrive, {
+      n_m: 'load.motorSpeed',
+      k:
+        max === undefined
+          ? assumed('speed.max', q(1, '1'), 'no highest speed given: that of the demand')
+          : field('speed.max', q(needs.speed.max, '1')),
+    });
+  } else {
+    w.figure('point.motorSpeed', operatingSpeed(needs.load.shape), {
+      n_s: prescribed(q(judged.columns.synchronous[i] ?? 0, 'rpm'), source),
+      n_r: 'choice.ratedSpeed',
+      T_r: prescribed(q(judged.columns.ratedTorque[i] ?? 0, 'N.m'), source),
+      n: 'load.motorSpeed',
+      T: 'load.motorTorque',
+    });
+  }
+  w.figure('point.drivenSpeed', drivenSpeed, { n_m: 'point.motorSpeed', i: ratio });
+  w.figure('point.shaftPower', powerAtPoint(needs.load.shape), {
+    T: 'load.motorTorque',
+    n: 'load.motorSpeed',
+    n_op: 'point.motorSpeed',
+  });
+  w.figure('choice.loading', loading, { P: 'point.shaftPower', P_r: 'choice.ratedPower', d: 'place.motorDerating' });
+}
+
+/** Heat, peaks and current of the chosen motor at its operating point. */
+export function tellReserve(walk: Walk, needs: Needs, motor: Motor): void {
+  const { input, w } = walk;
+  w.enter('choice');
+  const source = catalogueSource(motor);
+  const connection = connectionFor(motor, needs.supply.voltage);
+  const supply = input.supply?.voltage;
+  w.figure('choice.breakdownTorque', breakdownAtVoltage, {
+    t: prescribed(q(motor.breakdownTorque, '1'), source),
+    T_r: prescribed(q(ratedTorque(motor), 'N.m'), source),
+    U: supply
+      ? field('supply.voltage', supply.value, supply.text)
+      : assumed('supply.voltage', q(connection.voltage, 'V'), 'no supply given: the motor’s own voltage'),
+    U_r: prescribed(q(connection.voltage, 'V'), source),
+  });
+  w.figure('choice.peakReserve', reserveOver, {
+    T_b: 'choice.breakdownTorque',
+    T_pk: w.figures.has('load.peakTorque') ? 'load.peakTorque' : 'load.motorTorque',
+  });
+  w.figure('choice.current', currentAtLoad, {
+    I_n: 'choice.ratedCurrent',
+    k: prescribed(q(noLoadShare(motor.poles), '1'), commonPractice('No-load current ÷ rated current by poles')),
+    P: 'point.shaftPower',
+    P_r: 'choice.ratedPower',
+  });
+  // Class F and above is commonly used to the rise of class B: 80 K.
+  const rise = motor.insulation === 'A' ? 60 : motor.insulation === 'E' ? 75 : 80;
+  w.figure('choice.windingTemperature', windingTemperature, {
+    theta: input.place?.ambient
+      ? field('place.ambient', input.place.ambient.value, input.place.ambient.text)
+      : assumed('place.ambient', q(40, 'degC'), 'no ambient given: 40 °C'),
+    dT: assumed('motor', q(rise, 'K'), 'rise of class B, to which motors of class F are commonly used'),
+    x: 'choice.loading',
+  });
+  w.figure('choice.insulationLife', insulationLife, {
+    theta_lim: prescribed(q(classLimit[motor.insulation], 'degC'), insulationSource),
+    theta_w: 'choice.windingTemperature',
+  });
+  uncertain(walk, needs, motor);
+}
+
+/** Whether the choice would still carry the load at the top of its uncertainty. */
+function uncertain({ w }: Walk, needs: Needs, motor: Motor): void {
+  const left = motor.power * needs.place.motorDerating;
+  const loading = w.value('choice.loading');
+  if (loading === undefined) return;
+  const high = left * loading * (1 + needs.load.uncertainty) * needs.load.thermal;
+  if (high <= left) return;
+  w.finding(
+    'choice.uncertain-load',
+    'caution',
+    `The load is known to ± ${percent(needs.load.uncertainty)}: at the top of that this motor would be loaded to ${percent(high / left)}. Measure the load better, or take the next size.`,
+    { fields: ['load.demand.uncertainty'], figures: ['load.powerHigh', 'choice.loading'] },
+  );
+}
+
+/** Why this one, why not the next size down, why not the next cheaper, why started this way: one paragraph, then the cautions. */
+export function reasonsFor(needs: Needs, judged: Judged, chosen: Chosen): Choice['reasons'] {
+  const { motor, candidate } = chosen;
+  const cautions = candidate.verdicts.filter((v) => v.outcome !== 'pass' && v.waived === null).map((v) => v.text);
+  const waived = candidate.verdicts
+    .filter((v) => v.outcome !== 'pass' && v.waived !== null)
+    .map((v) => `Not counted: ${v.text} (${v.waived})`);
+  const how = candidate.verdicts.find(
+    (v) => v.requirement === (needs.speed.variable ? 'speed-control' : 'starting-torque'),
+  );
+  const paragraph = [
+    rankedFirst(needs, judged, chosen),
+    notSmaller(needs, judged, chosen),
+    notCheaper(needs, judged, chosen),
+    motor.stock
+      ? `It lies on the own shelf: ${motor.stock.quantity} at ${motor.stock.place || 'a place not said'}.`
+      : '',
+    `${methodNames[candidate.method]}: ${how?.text ?? 'the simplest that starts it'}`,
+  ];
+  return [paragraph.filter((s) => s !== '').join(' '), ...cautions, ...waived];
+}
+
+const rankWords: Readonly<Record<Needs['rules']['ranking'], string>> = {
+  'life-cycle': 'life-cycle cost',
+  price: 'price',
+  efficiency: 'efficiency',
+  shelf: 'delivery, own shelf first, then life-cycle cost',
+  margin: 'margin',
+};
+
+function rankedFirst(needs: Needs, judged: Judged, { candidate, entry }: Chosen): string {
+  const count = judged.columns.motors.length;
+  const first = `First of ${count} motors by ${rankWords[needs.rules.ranking]} among those that ${candidate.outcome === 'pass' ? 'meet every requirement' : 'pass with cautions'}.`;
+  const ties = [...judged.order].filter(
+    (e) => e !== entry && judged.worst[e] === judged.worst[entry] && judged.rank[e] === judged.rank[entry],
+  ).length;
+  return ties === 0
+    ? first
+    : `${first} ${ties} more rank${ties === 1 ? 's' : ''} the same; life-cycle cost, then the order of the list, decides between them.`;
+}
+
+function notSmaller(needs: Needs, judged: Judged, { motor, candidate }: Chosen): string {
+  // The same motor a size smaller: of its own series, or for one of the shelf any of its kind that can be bought.
+  const alike = (m: Motor): boolean =>
+    motor.stock !== undefined ||
+    (m.enclosureText === motor.enclosureText &&
+      m.efficiencyClass === motor.efficiencyClass &&
+      m.voltageText === motor.voltageText);
+  const smaller = judged.columns.motors
+    .map((m, i) => ({ m, i }))
+    .filter(
+      ({ m }) =>
+        !m.stock &&
+        m.poles === motor.poles &&
+        m.enclosure === motor.enclosure &&
+        m.designLetter === motor.designLetter &&
+        m.power < motor.power * 0.99 &&
+        alike(m),
+    )
+    .reduce<{ m: Motor; i: number } | undefined>((a, b) => (a && a.m.power >= b.m.power ? a : b), undefined);
+  if (!smaller) return '';
+  const entry = smaller.i * judged.methods.length + judged.methods.indexOf(candidate.method);
+  const verdict = explain(needs, judged, entry).verdicts.find((v) => v.outcome === 'fail' && v.waived === null);
+  return verdict
+    ? `Not the next size down, ${smaller.m.powerText}: ${verdict.text}`
+    : `The next size down, ${smaller.m.powerText}, would pass but costs more over ${needs.years} years.`;
+}
+
+/** The dearest of those cheaper to buy than the choice, and what it fails or costs. */
+function notCheaper(needs: Needs, judged: Judged, { entry, candidate }: Chosen): string {
+  const M = judged.methods.length;
+  const priceOf = (e: number): number => {
+    const m = judged.columns.motors[Math.floor(e / M)];
+    const method = judged.methods[e % M];
+    return m && method ? m.priceIndex + starterPriceIndex(method, m.power) : Infinity;
+  };
+  const own = priceOf(entry);
+  let next = -1;
+  let dearest = -1;
+  for (const e of judged.order) {
+    if (e === entry || (judged.worst[e] ?? 2) > (judged.worst[entry] ?? 2)) continue;
+    const price = priceOf(e);
+    if (price < own && price > dearest) [next, dearest] = [e, price];
+  }
+  if (next < 0) return 'None that passes as well is cheaper to buy.';
+  const other = explain(needs, judged, next);
+  const more = other.cost.lifeCycle - candidate.cost.lifeCycle;
+  return more > 0
+    ? `Not the next cheaper, ${other.motor.name}, ${methodNames[other.method].toLowerCase()}: it costs ${Math.round(more).toLocaleString('en')} more over ${needs.years} years.`
+    : `The next cheaper to buy, ${other.motor.name}, also costs less over ${needs.years} years; the ranking by ${rankWords[needs.rules.ranking]} puts it behind.`;
+}
+
+/** The motor the case pins, from the catalogue, the shelf or a plate, with a finding where it cannot be. */
+export function pinnedMotor(
+  walk: Walk,
+  shelf: readonly Motor[],
+  byId: (id: string) => Motor | undefined,
+): Motor | undefined {
+  const { input, practice, w } = walk;
+  if (!input.motor) return undefined;
+  w.enter('choice');
+  const { catalogue: id, plate } = input.motor;
+  if (plate) {
+    const made = motorOfPlate(plate, practice, { id: 'pinned-plate' });
+    if (made.ok) return made.motor;
+    w.finding(
+      'choice.pin-not-used',
+      'caution',
+      `The pinned plate is not complete: ${made.missing.join(', ')} missing. The choice is made among all.`,
+      { fields: made.missing.map((key) => `motor.plate.${key}`) },
+    );
+    return undefined;
+  }
+  if (id === undefined) return byCircuit(walk);
+  const motor = shelf.find((m) => m.id === id) ?? byId(id);
+  if (!motor)
+    w.finding('choice.unknown-motor', 'caution', `The catalogue has no motor "${id}"; the choice is made among all.`, {
+      fields: ['motor.catalogue'],
+    });
+  return motor;
+}
+
+function byCircuit(walk: Walk): Motor | undefined {
+  const { input, practice, w } = walk;
+  const circuit = pinnedCircuit(walk);
+  const motor = circuit && motorOfCircuit(circuit, practice, input.motor?.circuit?.inertia?.value);
+  if (motor) return motor;
+  w.finding(
+    'choice.pin-not-used',
+    'caution',
+    circuit
+      ? 'The pinned circuit gives no power at its rated speed: the speed must be below synchronous, and the losses below the input. The choice is made among all.'
+      : 'The pinned circuit has no rated speed: without it it has no rating to judge. The choice is made among all.',
+    { fields: ['motor.circuit.ratedSpeed'] },
+  );
+  return undefined;
+}

@@ -1,0 +1,212 @@
+import { starterPriceIndex } from '../../catalogue';
+import type { Curves, ProfilePoint } from '../../case';
+import { assumed, field, prescribed, type Assumed, type Given } from '../../law';
+import {
+  annualEnergy,
+  controlCurves,
+  installedCost,
+  meanInputRatio,
+  payback,
+  peakInput,
+  presentRatio,
+  savedCarbon,
+  savedEnergy,
+  savedMoney,
+  speedRatio,
+} from '../../physics';
+import { q, writeNumber } from '../../quantity';
+import { inputOf, type Needs, numberOf, type PlateFacts, type Subject, type Walk } from '../../needs';
+
+/** The year before and after: energy, money, carbon and simple payback of the subject against what is there now. */
+export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: PlateFacts): Curves['flow'] {
+  const { w } = walk;
+  w.enter('cost');
+  const rows = needs.speed.rows;
+  const rated = numberOf(w, subject.power) ?? needs.load.power;
+  const eta = subject.efficiency.value;
+  const method = subject.method ?? 'direct';
+  const oldEta = oldEfficiency(walk, plate, subject);
+  w.stated(
+    'cost.newEfficiency',
+    '1',
+    q(eta, '1'),
+    subject.efficiency.source ?? { kind: 'given', title: 'The plate', fromMemory: false },
+    { field: subject.efficiency.field, symbol: 'eta_new' },
+  );
+  const full = w.value('point.shaftPower') ?? needs.load.power;
+
+  const oldShare = (flow: number): number => presentRatio(needs.speed.control, flow) / oldEta;
+  const newInput = (flow: number): number =>
+    inputOf(
+      full,
+      rated,
+      eta,
+      method,
+      speedRatio(needs.load.shape, flow, needs.speed.staticFraction),
+      presentRatio(needs.speed.control, flow),
+    );
+  const curves: Curves['flow'] = {
+    old: flows.map((x) => [x, (needs.load.power * oldShare(x)) / 1000]),
+    new: flows.map((x) => [x, newInput(x) / 1000]),
+    rows: rows.map(({ hours, flow }): ProfilePoint => ({
+      hours,
+      flow,
+      oldInput: (needs.load.power * oldShare(flow)) / 1000,
+      newInput: newInput(flow) / 1000,
+    })),
+  };
+  if (needs.speed.assumedHours) {
+    w.want('speed.profile');
+    return curves;
+  }
+  const H = 'speed.hours';
+  const controlSource = controlCurves[needs.speed.control]?.source;
+  w.figure(
+    'cost.oldRatio',
+    meanInputRatio(
+      rows.map((r) => ({ hours: r.hours, ratio: presentRatio(needs.speed.control, r.flow), efficiency: oldEta })),
+    ),
+    { H },
+    { source: controlSource, estimate: needs.speed.control === 'throttle-valve', assumed: unsaidOld(walk) },
+  );
+  w.figure(
+    'cost.newRatio',
+    meanInputRatio(rows.map((r) => newRow(r.hours, newInput(r.flow) / full))),
+    { H },
+    { estimate: true, assumed: unsaidNew(walk, needs) },
+  );
+  const newPower: Given<'W'> | 'point.shaftPower' = w.figures.has('point.shaftPower')
+    ? 'point.shaftPower'
+    : { value: q(full, 'W'), text: 'shaft power of the demand' };
+  w.figure('cost.oldEnergy', annualEnergy, { P: 'load.motorPower', H, r: 'cost.oldRatio' });
+  w.figure('cost.newEnergy', annualEnergy, { P: newPower, H, r: 'cost.newRatio' });
+  w.figure('cost.oldPeak', peakInput, {
+    P: 'load.motorPower',
+    r_max: { value: q(Math.max(...rows.map((r) => oldShare(r.flow))), '1'), text: 'highest share over the profile' },
+  });
+  w.figure('cost.newPeak', peakInput, {
+    P: newPower,
+    r_max: {
+      value: q(Math.max(...rows.map((r) => newInput(r.flow) / full)), '1'),
+      text: 'highest share over the profile',
+    },
+  });
+  const saved = w.figure('cost.savedEnergy', savedEnergy, { E_old: 'cost.oldEnergy', E_new: 'cost.newEnergy' });
+  money(walk, subject);
+  if (saved !== undefined && saved <= 0 && isCompared(needs, subject, plate)) {
+    w.finding(
+      'cost.no-saving',
+      'caution',
+      `The new way uses ${saved === 0 ? 'as much' : 'more'} energy than the old one: nothing comes back. ${method === 'drive' ? 'The drive’s own losses eat what speed control gains.' : ''}`.trim(),
+      {
+        fields: ['speed.profile', 'speed.control'],
+        figures: ['cost.oldEnergy', 'cost.newEnergy'],
+      },
+    );
+  }
+  return curves;
+}
+
+const flows: readonly number[] = Array.from({ length: 17 }, (_, i) => 0.2 + i * 0.05);
+
+const newRow = (
+  hours: number,
+  ratio: number,
+): { readonly hours: number; readonly ratio: number; readonly efficiency: number } => ({
+  hours,
+  ratio,
+  efficiency: 1,
+});
+
+/** Whether a saving is expected at all: of an old motor, a present control, or a drive that must earn its keep. */
+const isCompared = (needs: Needs, subject: Subject, plate: PlateFacts): boolean =>
+  plate.power !== undefined || needs.speed.control !== 'none' || subject.method === 'drive';
+
+/** The present way of control, where nobody said it. */
+function unsaidOld({ input }: Walk): Assumed[] {
+  if (input.speed?.control !== undefined) return [];
+  return [{ field: 'speed.control', value: 'none', why: 'not said: full input at every flow' }];
+}
+
+/** The static head of a load that follows the square of speed, where nobody said it. */
+function unsaidNew({ input }: Walk, needs: Needs): Assumed[] {
+  const said = input.speed?.staticFraction !== undefined || needs.speed.staticFraction > 0;
+  if (needs.load.shape.kind !== 'quadratic' || !needs.speed.variable || said) return [];
+  return [{ field: 'speed.staticFraction', value: 0, why: 'not said: no static head' }];
+}
+
+/** Efficiency of what is there now: the plate's by house rule, else usual for its rating, else the new motor's own. */
+function oldEfficiency({ practice, rules, w }: Walk, plate: PlateFacts, subject: Subject): number {
+  const first = rules.efficiencyBasis === 'minimum' ? w.figures.get('plate.efficiencyMinimum') : undefined;
+  const stamped = first ?? w.figures.get('plate.efficiency');
+  if (stamped) {
+    w.stated('cost.oldEfficiency', '1', q(stamped.value, '1'), stamped.source, {
+      field: 'plate.efficiency',
+      symbol: 'eta_old',
+    });
+    return stamped.value;
+  }
+  const usual = plate.power === undefined ? undefined : practice.usualEfficiency(plate.power, plate.poles ?? 4);
+  const value = usual?.value ?? subject.efficiency.value;
+  w.stated(
+    'cost.oldEfficiency',
+    '1',
+    q(value, '1'),
+    usual?.source ?? subject.efficiency.source ?? { kind: 'model', title: 'New motor', fromMemory: false },
+    {
+      field: 'plate.efficiency',
+      symbol: 'eta_old',
+      assumed: usual
+        ? 'not on the plate: usual for its rating'
+        : 'no old plate: the new motor’s own, so only the control counts',
+    },
+  );
+  return value;
+}
+
+function money({ input, w }: Walk, subject: Subject): void {
+  const m = input.money;
+  w.figure('cost.savedMoney', savedMoney, {
+    dE: 'cost.savedEnergy',
+    c: field('money.energyPrice', m?.energyPrice === undefined ? undefined : q(m.energyPrice, '1/kWh')),
+    P_old: 'cost.oldPeak',
+    P_new: 'cost.newPeak',
+    d:
+      m?.demandPrice === undefined
+        ? assumed('money.demandPrice', q(0, '1/kW'), 'no demand price given')
+        : field('money.demandPrice', q(m.demandPrice, '1/kW')),
+  });
+  w.figure('cost.savedCarbon', savedCarbon, {
+    dE: 'cost.savedEnergy',
+    g: field('money.carbon', m?.carbon === undefined ? undefined : q(m.carbon, 'kg/kWh')),
+  });
+  if (m?.installedCost !== undefined)
+    w.given('cost.investment', 'money', 'money.installedCost', q(m.installedCost, 'money'));
+  else if (subject.motor && subject.method) {
+    w.figure('cost.investment', installedCost, {
+      m: prescribed(q(subject.motor.priceIndex, '1'), {
+        kind: 'catalogue',
+        title: 'Generic catalogue, invented price index',
+        part: subject.motor.name,
+        fromMemory: false,
+      }),
+      s: assumed(
+        'money.installedCost',
+        q(starterPriceIndex(subject.method, subject.motor.power), '1'),
+        'no installed cost given: the invented price index stands for money',
+      ),
+    });
+  }
+  const saved = w.value('cost.savedMoney');
+  if (saved !== undefined && saved > 0)
+    w.figure('cost.payback', payback, { M: 'cost.investment', dM: 'cost.savedMoney' });
+}
+
+export function costKey({ w }: Walk): string {
+  const payback = w.figures.get('cost.payback');
+  if (payback) return `back in ${payback.text}`;
+  const saved = w.value('cost.savedEnergy');
+  const energy = w.value('cost.newEnergy');
+  if (saved === undefined || energy === undefined) return 'nothing to count yet';
+  return saved > 0 ? `${writeNumber(saved / 1000)} MWh a year saved` : `${writeNumber(energy / 1000)} MWh a year`;
+}

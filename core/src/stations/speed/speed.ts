@@ -1,0 +1,63 @@
+import { hoursOf, meanFlow } from '../../physics';
+import type { SpeedNeeds, Walk, YearRow } from '../../needs';
+
+/** Full flow, for ranking only, where nobody said how the year goes. */
+const assumedYear: readonly YearRow[] = [{ hours: 4000, flow: 1 }];
+
+/** What speed is for: range, the hours a year at each flow, and how flow is controlled now. */
+export function askSpeed({ input, w }: Walk): SpeedNeeds {
+  w.enter('speed');
+  const speed = input.speed;
+  if (speed?.need === undefined) w.want('speed.need');
+  const rows = (speed?.profile ?? []).filter((row) => row.hours > 0);
+  if (rows.length > 0) {
+    w.figure('speed.hours', hoursOf(rows), {});
+    w.figure('speed.meanFlow', meanFlow(rows), { H: 'speed.hours' });
+  } else w.want('speed.profile');
+  if (speed?.min !== undefined && speed.max !== undefined && speed.min > speed.max) {
+    w.finding(
+      'speed.range',
+      'caution',
+      'The lowest speed is above the highest: the two are taken the other way round.',
+      {
+        fields: ['speed.min', 'speed.max'],
+      },
+    );
+  }
+  const lowest = lowestFlow(rows);
+  const varies = rows.some((row) => Math.abs(row.flow - 1) > 0.02);
+  if (speed?.need === 'variable' && rows.length > 0 && !varies) {
+    w.finding(
+      'drive.no-use',
+      'caution',
+      'The profile is full flow all year: speed control has nothing to save here. A drive then only starts the motor; compare a soft starter.',
+      {
+        fields: ['speed.profile', 'speed.need'],
+      },
+    );
+  }
+  const [a, b] = [speed?.min ?? lowest, speed?.max ?? 1];
+  return {
+    variable: speed?.need === 'variable',
+    min: Math.min(a, b),
+    max: Math.max(a, b),
+    rows: rows.length > 0 ? rows : assumedYear,
+    control: speed?.control ?? 'none',
+    // Given here, or by the static head of the pump's demand.
+    staticFraction: speed?.staticFraction ?? Math.min(1, w.value('load.staticFraction') ?? 0),
+    assumedHours: rows.length === 0,
+  };
+}
+
+/** Lowest flow of the year, which is the lowest speed where nobody gave one. */
+const lowestFlow = (rows: readonly YearRow[]): number => rows.reduce((least, row) => Math.min(least, row.flow), 1);
+
+export function speedKey({ input, w }: Walk): string {
+  const speed = input.speed;
+  if (!speed?.need) return 'not said';
+  if (speed.need === 'fixed') return 'fixed';
+  const least = speed.min ?? lowestFlow((speed.profile ?? []).filter((row) => row.hours > 0));
+  const range = `${Math.round(least * 100)} to ${Math.round((speed.max ?? 1) * 100)} %`;
+  const hours = w.figures.get('speed.hours')?.text;
+  return hours ? `${range}, ${hours}` : range;
+}

@@ -1,0 +1,292 @@
+import type { Case, StartCurves, StartView } from '../../case';
+import type { Motor } from '../../catalogue';
+import { field, methods, model, prescribed, type Given, type Method } from '../../law';
+import {
+  firstPeak,
+  largestMotor,
+  lockedRotorImpedance,
+  lockedRotorTorque,
+  runLaws,
+  seen,
+  seenAt,
+  seenLength,
+  torqueFromPower,
+  type Circuit,
+  type Fitted,
+  type Run,
+  type StartCase,
+} from '../../physics';
+import { q } from '../../quantity';
+import { driveOverload, type Needs, numberOf, percent, pinnedCircuit, type Subject, type Walk } from '../../needs';
+import { methodNames } from '../../judge';
+import { machineView, tellFitted } from './machine';
+import { isPump, tellAdvice, tellHeat, tellInertiaLimit } from './advice';
+import { fittedCircuit, startCase } from './bench';
+import { recommend, rowOf, tryMethod, type Tried } from './compare';
+import { curvesOf } from './curves';
+import type { DriveAim } from './plans';
+import { judgeStandstill, peakAtStandstill, tellStandstill, type Standstill } from './standstill';
+
+/** What Start hands to the result beside its figures. */
+export interface StartTold {
+  readonly view: StartView;
+  readonly curves: StartCurves;
+  readonly starting: Starting;
+}
+
+/** One motor, load and supply ready to be started again with other settings. */
+export interface Starting {
+  readonly bench: StartCase;
+  readonly aim: DriveAim;
+  readonly settings: Case['start'];
+  /** The subject's own method. */
+  readonly method: Method;
+  readonly pipe: number | undefined;
+  readonly pump: boolean;
+  /** False where nobody described the source: no dip is claimed. */
+  readonly sourceKnown: boolean;
+}
+
+/**
+ * The subject's start by every method: at standstill in closed form, and, where the motor's circuit and the supply's voltage are known,
+ * simulated on this load and this supply.
+ */
+export function tellStart(walk: Walk, needs: Needs, subject: Subject): StartTold | undefined {
+  const { input, w } = walk;
+  w.enter('start');
+  const supply: Given<'V'> = field('supply.voltage', input.supply?.voltage?.value, input.supply?.voltage?.text);
+  w.figure('start.ratedTorque', torqueFromPower, { P: subject.power, n: subject.speed });
+  w.figure('start.lockedRotorTorque', lockedRotorTorque, { t: subject.lockedRotorTorque, T_r: 'start.ratedTorque' });
+  w.stated(
+    'start.lockedRotorCurrent',
+    'A',
+    subject.lockedRotorCurrent.value,
+    subject.lockedRotorCurrent.source ?? { kind: 'given', title: 'Code letter of the plate', fromMemory: false },
+    { field: subject.lockedRotorCurrent.field, assumed: subject.lockedRotorCurrent.assumed, symbol: 'I_LR' },
+  );
+  w.figure('start.lockedRotorImpedance', lockedRotorImpedance, {
+    U_r: subject.voltage,
+    I_LR: 'start.lockedRotorCurrent',
+  });
+  const known = needs.supply.impedance !== undefined;
+  if (!known) {
+    w.stated(
+      'start.sourceImpedance',
+      'ohm',
+      q(0, 'ohm'),
+      { kind: 'given', title: 'Nobody described the source', fromMemory: false },
+      {
+        field: 'supply.source',
+        assumed: 'the source is not described: current is given as on a stiff supply, and no dip is claimed',
+        symbol: 'Z_s',
+      },
+    );
+  }
+  const still: Standstill = { walk, needs, subject, supply, known };
+  for (const method of methods) tellStandstill(still, method);
+  const told = simulateAll(still);
+  if (!told) {
+    for (const method of methods) peakAtStandstill(still, method);
+    judgeStandstill(walk, subject);
+  }
+  return told;
+}
+
+interface Machine {
+  readonly circuit: Circuit;
+  readonly fitted: Fitted | undefined;
+  readonly motor: Motor;
+}
+
+function machineOf(walk: Walk, subject: Subject): Machine | undefined {
+  const { motor } = subject;
+  if (!motor) return undefined;
+  const pinned = motor.id === 'pinned-circuit' ? pinnedCircuit(walk) : undefined;
+  if (pinned) return { circuit: pinned, fitted: undefined, motor };
+  const voltage = numberOf(walk.w, subject.voltage);
+  const fitted = voltage === undefined ? undefined : fittedCircuit(motor, voltage);
+  return fitted && { circuit: fitted.circuit, fitted, motor };
+}
+
+/** Every method on the bench; undefined where the motor's circuit or the supply's voltage is not known. */
+function simulateAll(still: Standstill): StartTold | undefined {
+  const { walk, needs, subject, supply } = still;
+  const { w, input } = walk;
+  const machine = machineOf(walk, subject);
+  const bench = machine && startCase(walk, needs, subject, machine.circuit);
+  if (!machine || !bench) return undefined;
+  if (machine.fitted) {
+    w.enter('start');
+    tellFitted(walk, machine.fitted, machine.motor.name);
+  }
+  const chosen = subject.method ?? 'direct';
+  const aim: DriveAim = { overload: driveOverload(needs), speed: driveSpeed(walk, needs, chosen) };
+  const direct = tryMethod(walk, needs, subject, bench, 'direct', aim, undefined, chosen === 'direct');
+  const tried = methods.map((m) =>
+    m === 'direct' ? direct : tryMethod(walk, needs, subject, bench, m, aim, direct.run?.peakLine, m === chosen),
+  );
+  for (const t of tried) {
+    if (t.run) tellRun(walk, needs, bench, subject, t.method, t.run, supply);
+    else peakAtStandstill(still, t.method);
+  }
+  const own = tried.find((t) => t.method === chosen);
+  if (own) {
+    judgeSubject(walk, needs, own, direct);
+    tellHeat(walk, needs, bench, own);
+    tellAdvice(walk, bench, own);
+  }
+  tellInertiaLimit(walk, machine.motor);
+  const rows = tried.map((t) => rowOf(needs, subject, bench, t));
+  const assumedOfMotor = machine.motor.assumed
+    ? [
+        ...machine.motor.assumed.map((f) => `${f.replace(/([A-Z])/g, ' $1').toLowerCase()}: usual for the rating`),
+        'locked-rotor and breakdown torque, which no plate says: by the design letter, or what such a cage gives',
+      ]
+    : [];
+  return {
+    view: {
+      rows,
+      recommended: recommend(rows),
+      machine: machineView(machine.motor.name, machine.circuit, machine.fitted, assumedOfMotor),
+    },
+    curves: curvesOf(bench, tried, own),
+    starting: {
+      bench,
+      aim,
+      settings: input.start,
+      method: chosen,
+      pipe: input.start?.softStarter?.pipe?.value,
+      pump: isPump(input),
+      sourceKnown: needs.supply.impedance !== undefined,
+    },
+  };
+}
+
+/** Speed a drive would bring the machine to, r/min: where it works. */
+const driveSpeed = ({ w }: Walk, needs: Needs, chosen: Method): number =>
+  (chosen === 'drive' ? w.value('point.motorSpeed') : undefined) ?? needs.load.speed * Math.max(1, needs.speed.max);
+
+/** The figures of one simulated start; peak current and dip take the place of those at standstill. */
+function tellRun(
+  { w }: Walk,
+  needs: Needs,
+  bench: StartCase,
+  subject: Subject,
+  method: Method,
+  run: Run,
+  U: Given<'V'>,
+): void {
+  const laws = runLaws(run);
+  const known = needs.supply.impedance !== undefined;
+  const common = { U, Z_s: 'start.sourceImpedance' } as const;
+  w.figure(`start.${method}.peakCurrent`, laws.peakCurrent, { ...common, Z_LR: 'start.lockedRotorImpedance' });
+  if (known) {
+    w.figure(`start.${method}.voltageDip`, laws.dip, { ...common, I_pk: `start.${method}.peakCurrent` });
+    if (method !== 'drive') w.figure(`start.${method}.terminalDip`, laws.terminalDip, common);
+    if (run.dip > 0.001)
+      w.figure(`start.${method}.largestMotor`, largestMotor, {
+        P: subject.power,
+        dip: `start.${method}.voltageDip`,
+        d_max: { rule: 'maxDip', value: q(Math.min(0.9, needs.rules.maxDip), '1') },
+      });
+  }
+  if (run.time !== undefined)
+    w.figure(`start.${method}.time`, laws.time, { J: 'start.inertia', T_L: 'load.motorTorque', U });
+  w.figure(`start.${method}.torqueMargin`, laws.margin, { T_L: 'load.motorTorque', U });
+  if (run.outcome === 'running')
+    w.figure(`start.${method}.thermalUse`, laws.thermalUse, { J: 'start.inertia', t_E: 'start.stallTime' });
+  // Behind phase control or a drive the current rises without an offset.
+  const controlled = method === 'soft-starter' || method === 'drive';
+  w.figure(`start.${method}.firstPeak`, firstPeak, {
+    I: `start.${method}.peakCurrent`,
+    r: prescribed(
+      q(controlled ? 3 : pathRatio(bench), '1'),
+      controlled
+        ? model('No offset', 'current is let in gradually')
+        : model('R/X of source, cable and machine at standstill'),
+    ),
+  });
+}
+
+/** R ÷ X of the whole path at standstill. */
+function pathRatio(bench: StartCase): number {
+  const view = new Float64Array(seenLength);
+  seenAt(bench.circuit, bench.feed.frequency, 1, view);
+  const r = (view[seen.resistance] ?? 0) + bench.feed.cable.resistance;
+  const x = (view[seen.reactance] ?? 0) + bench.feed.cable.reactance + bench.feed.reactance;
+  return r / x;
+}
+
+/** Findings of the subject's own method; a direct start the supply does not bear is told besides. */
+function judgeSubject({ w, rules }: Walk, needs: Needs, own: Tried, direct: Tried): void {
+  const { method } = own;
+  for (const problem of own.problems) {
+    if (problem.id === 'start.no-speed-control' || problem.id === 'start.source-unknown') continue;
+    const id = problem.id === 'start.too-hot' ? 'start.too-long' : problem.id;
+    w.finding(id, problem.level === 'fail' ? 'stop' : 'caution', `${methodNames[method]}: ${advised(problem.text, problem.id, w.text(`start.${method}.largestMotor`))}`, {
+      fields: fieldsOf[problem.id] ?? ['method'],
+      figures: figuresOf(problem.id, method),
+    });
+  }
+  const dip = direct.run?.dip;
+  if (method !== 'direct' && needs.supply.impedance !== undefined && dip !== undefined && dip > rules.maxDip)
+    w.finding(
+      'start.supply-weak',
+      'note',
+      `Direct on line would draw ${w.text('start.direct.peakCurrent')} and dip the bus by ${percent(dip, 1)}; the house rule allows ${percent(rules.maxDip)}.`,
+      { fields: ['supply.source'], figures: ['start.direct.voltageDip', 'start.direct.peakCurrent'] },
+    );
+} // prettier-ignore
+
+function advised(text: string, id: string, largest: string): string {
+  switch (id) {
+    case 'start.stalls':
+      return `${text} Take a drive, a motor with more starting torque, a higher setting, or start unloaded.`;
+    case 'start.supply-weak':
+      return `${text} This source starts about ${largest} so. Take a gentler method or a stiffer source.`;
+    case 'start.too-long':
+      return `${text} Raise the limit or shorten the ramp, if supply and machine bear it.`;
+    case 'start.too-hot':
+      return `${text} Ask the maker for the permitted run-up, or take a method with more torque.`;
+    default:
+      return text;
+  }
+}
+
+const fieldsOf: Readonly<Record<string, readonly string[]>> = {
+  'start.stalls': ['method', 'load.breakaway', 'load.shape'],
+  'start.crawls': ['method', 'load.shape'],
+  'start.too-long': ['load.maxStartTime', 'load.inertia', 'method'],
+  'start.too-hot': ['load.inertia', 'start.stallTime'],
+  'start.supply-weak': ['supply.source'],
+  'start.jolts': ['method'],
+};
+
+function figuresOf(id: string, method: Method) {
+  switch (id) {
+    case 'start.stalls':
+    case 'start.crawls':
+    case 'start.little-margin':
+      return [`start.${method}.torqueMargin`, `start.${method}.startingTorque`, 'load.breakawayTorque'] as const;
+    case 'start.too-long':
+      return [`start.${method}.time`, 'start.inertia'] as const;
+    case 'start.too-hot':
+      return [`start.${method}.thermalUse`, 'start.stallTime', 'start.inertia'] as const;
+    case 'start.supply-weak':
+      return [`start.${method}.voltageDip`, `start.${method}.peakCurrent`] as const;
+    default:
+      return [`start.${method}.peakCurrent`] as const;
+  }
+}
+
+export function startKey({ w }: Walk, method: Method | null): string {
+  if (method === null) return 'nothing to start';
+  const dip = w.value(`start.${method}.voltageDip`);
+  const current = w.figures.get(`start.${method}.peakCurrent`)?.text;
+  if (!current) return methodNames[method];
+  const time = w.value(`start.${method}.time`);
+  const quick = time === undefined ? '' : ` · ${time < 10 ? time.toFixed(1) : Math.round(time)} s`;
+  return dip === undefined
+    ? `${methodNames[method]}, ${current}${quick}`
+    : `${current}, dip ${percent(dip, 1)}${quick}`;
+}

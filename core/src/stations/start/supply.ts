@@ -1,0 +1,105 @@
+import type { Case } from '../../case';
+import { assumed, commonPractice, field, type Given, type Workings } from '../../law';
+import { faultCurrent, sourceImpedance, sourceImpedanceFromFault } from '../../physics';
+import { q } from '../../quantity';
+import type { SupplyNeeds, Walk } from '../../needs';
+
+type Generator = Extract<NonNullable<NonNullable<Case['supply']>['source']>, { kind: 'generator' }>;
+
+/** The supply at the starter: voltage, frequency, and how stiff it is. Its figures belong to Start. */
+export function readSupply({ input, practice, w }: Walk): SupplyNeeds {
+  w.enter('start');
+  const supply = input.supply;
+  const U = supply?.voltage;
+  if (supply?.phases !== undefined && supply.phases !== 3) {
+    w.finding(
+      'supply.single-phase',
+      'stop',
+      'The supply is single-phase; a three-phase motor does not start on it. Ask for a drive made for single-phase input, or a three-phase supply.',
+      {
+        fields: ['supply.phases'],
+      },
+    );
+  }
+  if (!U) w.want('supply.voltage');
+  const volts = field('supply.voltage', U?.value, U?.text);
+  const source = supply?.source;
+  let impedance: number | undefined;
+  let generator: SupplyNeeds['generator'];
+  switch (source?.kind) {
+    case 'transformer':
+      impedance = w.figure('start.sourceImpedance', sourceImpedance, {
+        U: volts,
+        S: field('supply.source.rating', source.rating?.value, source.rating?.text),
+        x: field('supply.source.impedance', source.impedance === undefined ? undefined : q(source.impedance, '1')),
+      });
+      break;
+    case 'generator':
+      impedance = w.figure('start.sourceImpedance', sourceImpedance, {
+        U: volts,
+        S: field('supply.source.rating', source.rating?.value, source.rating?.text),
+        x: field(
+          'supply.source.subtransientReactance',
+          source.subtransientReactance === undefined ? undefined : q(source.subtransientReactance, '1'),
+        ),
+      });
+      generator = readGenerator(source, volts, w);
+      break;
+    case 'fault-level':
+      impedance = w.figure('start.sourceImpedance', sourceImpedanceFromFault, {
+        U: volts,
+        I_k: field('supply.source.current', source.current?.value, source.current?.text),
+      });
+      break;
+    case 'stiff':
+      w.stated(
+        'start.sourceImpedance',
+        'ohm',
+        q(0, 'ohm'),
+        { kind: 'given', title: 'Given in supply.source', fromMemory: false },
+        { field: 'supply.source.kind', symbol: 'Z_s' },
+      );
+      impedance = 0;
+      break;
+    case undefined:
+      w.want('supply.source');
+  }
+  if (impedance !== undefined && impedance > 0)
+    w.figure('start.faultCurrent', faultCurrent, { U: volts, Z_s: 'start.sourceImpedance' });
+  return { voltage: U?.value, frequency: supply?.frequency?.value ?? practice.frequency, impedance, generator };
+}
+
+/** Transient reactance and recovery, as usual where nobody gives them. */
+function readGenerator(source: Generator, U: Given<'V'>, w: Workings): SupplyNeeds['generator'] {
+  const sub = source.subtransientReactance;
+  if (sub === undefined) return undefined;
+  const x =
+    source.transientReactance === undefined
+      ? assumed(
+          'supply.source.transientReactance',
+          q(usualTransient * sub, '1'),
+          'not given: 1.5 × the subtransient reactance, common practice',
+        )
+      : field('supply.source.transientReactance', q(source.transientReactance, '1'));
+  const transientReactance = w.figure('start.transientReactance', sourceImpedance, {
+    U,
+    S: field('supply.source.rating', source.rating?.value, source.rating?.text),
+    x,
+  });
+  const recovery = source.recovery?.value ?? usualRecovery;
+  w.stated(
+    'start.recovery',
+    's',
+    q(recovery, 's'),
+    commonPractice('A generator’s regulator brings the bus back within one to two seconds'),
+    {
+      field: 'supply.source.recovery',
+      symbol: 'T_v',
+      assumed: source.recovery ? undefined : 'not given: 0.5 s as time constant',
+    },
+  );
+  return transientReactance === undefined ? undefined : { transientReactance, recovery };
+}
+
+const usualTransient = 1.5;
+const usualRecovery = 0.5;

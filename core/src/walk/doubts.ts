@@ -1,0 +1,39 @@
+import type { Case, Result } from '../case';
+import { stations, type Workings } from '../law';
+import type { Walk } from '../needs';
+
+/**
+ * A doubt the engineer let stand with a reason becomes a note that carries it. Where one of the values it rests on has
+ * changed since, the doubt is back.
+ */
+export function acceptDoubts({ input, w }: Walk): void {
+  for (const [i, finding] of w.findings.entries()) {
+    if (!finding.doubt) continue;
+    const accepted = input.accepted?.find(
+      (a) =>
+        a.finding === finding.id &&
+        Object.entries(a.values ?? {}).every(
+          ([path, value]) => finding.fields.includes(path) && stampedText(input, path) === value,
+        ),
+    );
+    if (accepted) w.findings[i] = { ...finding, level: 'note', accepted: accepted.reason };
+  }
+}
+
+/** A field of the case as it was written; empty where nothing is. */
+export function stampedText(input: Case, path: string): string {
+  const found = path
+    .split('.')
+    .reduce<unknown>((at, key) => (typeof at === 'object' && at !== null ? Reflect.get(at, key) : undefined), input);
+  if (typeof found === 'object' && found !== null && 'text' in found) return String(found.text);
+  return typeof found === 'string' || typeof found === 'number' ? String(found) : '';
+}
+
+const order = { stop: 0, caution: 1, note: 2 } as const;
+
+/** Findings, worst first, then in the order of the stations. */
+export function sorted(w: Workings): Result['findings'] {
+  return w.findings.toSorted(
+    (a, b) => order[a.level] - order[b.level] || stations.indexOf(a.station) - stations.indexOf(b.station),
+  );
+}

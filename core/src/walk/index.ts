@@ -1,0 +1,4 @@
+export * from './solve';
+export { stampedText } from './doubts';
+export * from './screening';
+export * from './starting';

@@ -1,0 +1,358 @@
+import { genericMotors, motorById, type Motor } from '../catalogue';
+import type { Candidate, Case, Choice, Curves, MethodVerdict, Result } from '../case';
+import { commonPractice, Workings, type Method } from '../law';
+import { softLimit, tap, torqueRatio } from '../physics';
+import { acceptDoubts, sorted } from './doubts';
+import { practiceById, rulesFor } from '../practice';
+import { subjectFromPlate, subjectOf, type Needs, type Subject, type Walk } from '../needs';
+import { comparedMethods, entryVerdict, explain, explainMethods, judge, requirements, type Judged } from '../judge';
+import {
+  askSpeed,
+  bestOfEach,
+  countMotors,
+  enclosureTable,
+  findLoad,
+  judgeMeasured,
+  learnFromFailure,
+  pinnedMotor,
+  readPlate,
+  readSupply,
+  reasonsFor,
+  rulesUsed,
+  surveyPlace,
+  tellChoice,
+  tellCost,
+  tellDrive,
+  tellGuard,
+  tellMachine,
+  tellPoint,
+  tellReplacement,
+  tellReserve,
+  tellStart,
+  type Starting,
+} from '../stations';
+import { summaries } from './summaries';
+
+export const coreVersion = '0.1.0';
+
+/** Stops that end the choosing: not a matter of margins. */
+const blocking: ReadonlySet<string> = new Set([
+  'place.hazardous',
+  'plate.hazardous',
+  'plate.single-phase',
+  'plate.not-cage',
+  'supply.single-phase',
+]);
+
+/** A case solved, with what a screen needs to look at more than the best fifty. */
+export interface Solved {
+  readonly result: Result;
+  /** Every candidate judged; null where nothing was chosen among. */
+  readonly screening: { readonly needs: Needs; readonly judged: Judged } | null;
+  /** The subject's start, to be simulated with other settings; null where it cannot be. */
+  readonly starting: Starting | null;
+}
+
+/** Walks a case through the ten stations: state, judge, tell. Never throws for a case that was read. */
+export function solve(input: Case, shelf: readonly Motor[] = []): Result {
+  return solveWith(input, shelf).result;
+}
+
+/** How many candidates a result carries in words. */
+const bestFifty = 50;
+
+/**
+ * The same, keeping the judged columns. The shelf's motors are judged beside the catalogue's. `told`: how many candidates to put
+ * into words, fifty at most; a screen that asks the columns for more needs few.
+ */
+export function solveWith(input: Case, shelf: readonly Motor[] = [], told = bestFifty): Solved {
+  const practice = practiceById(input.practice);
+  const rules = rulesFor(input.rules);
+  const w = new Workings();
+  const walk: Walk = { input, practice, rules, w };
+
+  const plate = readPlate(walk);
+  judgeMeasured(walk);
+  const load = findLoad(walk, plate);
+  const place = surveyPlace(walk);
+  const speed = askSpeed(walk);
+  const supply = readSupply(walk);
+  const { history, lessons } = learnFromFailure(walk, plate, load, place, speed);
+  const blocked = w.findings.find((f) => f.level === 'stop' && blocking.has(f.id));
+  const waived = waivedIn(walk);
+  tellMachine(walk);
+
+  let found: Told = nothing;
+  if (load && !blocked) {
+    const needs: Needs = {
+      practice,
+      rules,
+      supply,
+      load,
+      place,
+      speed,
+      starter: {
+        tap: input.start?.autotransformer?.tap ?? tap,
+        reactorShare: input.start?.reactor?.share ?? tap,
+        softLimit: input.start?.softStarter?.limit ?? softLimit,
+      },
+      oldFrame: plate.frame,
+      old: plate,
+      lessons,
+      waived,
+      energyPrice: input.money?.energyPrice ?? 0.15,
+      years: input.money?.years ?? 10,
+      discountRate: input.money?.discountRate ?? 0.07,
+      assumed: assumedFor(walk, speed.assumedHours),
+    };
+    found = chooseAndTell(walk, needs, plate, shelf, Math.min(told, bestFifty));
+  } else if (!blocked) {
+    const subject = subjectFromPlate(walk, plate);
+    if (subject) tellGuard(walk, subject);
+    found = { ...nothing, subject: subject ?? null, replacement: tellReplacement(walk, plate, undefined, undefined) };
+  }
+  acceptDoubts(walk);
+
+  const result: Result = {
+    format: 'pilgrim.result/1',
+    core: coreVersion,
+    name: input.name ?? null,
+    practice: practice.id,
+    figures: Object.fromEntries(w.figures),
+    findings: sorted(w),
+    facts: w.facts,
+    enclosures: enclosureTable(place),
+    history,
+    replacement: found.replacement,
+    counts: found.counts,
+    candidates: found.candidates,
+    methods: found.methods,
+    choice: found.choice,
+    subject: found.subject && { kind: found.subject.kind, name: found.subject.name, method: found.subject.method },
+    stations: summaries(walk, found),
+    rules: rulesUsed(walk),
+    curves: found.curves,
+    start: found.start,
+  };
+  return { result, screening: found.screening, starting: found.starting };
+}
+
+/** What the ranking takes because nobody gave it, in words. */
+function assumedFor({ input }: Walk, hours: boolean): string[] {
+  const { speed, place, money } = input;
+  return [
+    speed?.need === undefined && 'a fixed speed',
+    (place?.dirt === undefined || place.water === undefined) && 'a clean, dry place',
+    hours && '4000 h a year at full flow',
+    money?.energyPrice === undefined && 'an energy price of 0.15 per kWh',
+    money?.years === undefined && '10 years',
+    money?.discountRate === undefined && '7 % discount',
+  ].filter((x) => typeof x === 'string');
+}
+
+/** Requirements that shall not count, with a finding for a name that is none. */
+function waivedIn({ input, w }: Walk): ReadonlyMap<string, string> {
+  w.enter('choice');
+  const known: ReadonlySet<string> = new Set(requirements);
+  const map = new Map<string, string>();
+  for (const { requirement, reason } of input.waived ?? []) {
+    if (known.has(requirement)) map.set(requirement, reason);
+    else
+      w.finding('choice.unknown-requirement', 'caution', `There is no requirement "${requirement}" to leave out.`, {
+        fields: ['waived'],
+      });
+  }
+  if (map.size > 0)
+    w.finding(
+      'choice.waived',
+      'caution',
+      `Not counted for this choice: ${[...map].map(([r, reason]) => `${r.replaceAll('-', ' ')} (${reason})`).join('; ')}.`,
+      { fields: ['waived'] },
+    );
+  return map;
+}
+
+interface Told {
+  readonly counts: Result['counts'];
+  readonly candidates: readonly Candidate[];
+  readonly methods: readonly MethodVerdict[];
+  readonly choice: Choice | null;
+  readonly subject: Subject | null;
+  readonly curves: Curves;
+  readonly start: Result['start'];
+  readonly replacement: Result['replacement'];
+  readonly screening: Solved['screening'];
+  readonly starting: Starting | null;
+}
+
+const nothing: Told = {
+  counts: { motors: 0, pass: 0, caution: 0, fail: 0 },
+  candidates: [],
+  methods: [],
+  choice: null,
+  subject: null,
+  curves: { torqueSpeed: null, flow: null, start: null },
+  start: null,
+  replacement: null,
+  screening: null,
+  starting: null,
+};
+
+/** Second and third pass: judge every candidate, then narrate the subject. */
+function chooseAndTell(
+  walk: Walk,
+  needs: Needs,
+  plate: ReturnType<typeof readPlate>,
+  shelf: readonly Motor[],
+  told: number,
+): Told {
+  const { input, practice, w } = walk;
+  const pinned = pinnedMotor(walk, shelf, motorById);
+  const motors = pinned ? pin(pinned) : motorsFor(practice.id, shelf);
+  const methods: readonly Method[] = input.method ? [input.method] : comparedMethods;
+  const judged = judge(needs, motors, methods);
+  const entries = bestOfEach(judged, told);
+  const candidates = entries.map((entry) => explain(needs, judged, entry));
+  const first = candidates[0];
+  const entry = entries[0];
+  const motor = entry === undefined ? undefined : judged.columns.motors[Math.floor(entry / methods.length)];
+
+  w.enter('choice');
+  let subject: Subject | undefined;
+  let choice: Choice | null = null;
+  let i = -1;
+  if (first && motor && entry !== undefined && (pinned || first.outcome !== 'fail')) {
+    i = Math.floor(entry / methods.length);
+    tellChoice(walk, needs, motor);
+    subject = subjectOf(walk, motor, first.method, pinned ? 'pinned' : 'choice');
+    tellPoint(walk, needs, judged, i, first.method);
+    tellReserve(walk, needs, motor);
+    if (first.outcome !== 'fail') {
+      choice = {
+        motor: first.motor,
+        method: first.method,
+        control: first.control,
+        outcome: first.outcome,
+        reasons: reasonsFor(needs, judged, { motor, entry, candidate: first }),
+      };
+    }
+    if (needs.assumed.length > 0)
+      w.finding('choice.assumed', 'note', `Chosen with ${needs.assumed.join(', ')}, which nobody gave.`, {
+        fields: ['speed.need', 'place.dirt', 'speed.profile', 'money.energyPrice'],
+      });
+  }
+  if (!choice) {
+    const nearest = first?.verdicts.find((v) => v.outcome === 'fail' && v.waived === null);
+    const special = plate.special ?? [];
+    if (special.length > 0 && !needs.waived.has('interchange') && !anyFits(judged))
+      w.finding(
+        'choice.impossible',
+        'caution',
+        `The old motor has a ${special.map((p) => p.words).join(' and ')}, and the machine is built around it: no motor here has it, and no choice is better than one that cannot be fitted. Ask the original maker or a motor shop for one made so; or say why it need not count, and the choice goes on.`,
+        { fields: special.map((p) => `plate.${p.field}`), source: specialSource },
+      );
+    else
+      w.finding(
+        'choice.none',
+        'caution',
+        `Nothing in the catalogue passes. Nearest: ${first?.motor.name ?? 'none'}. ${nearest?.text ?? ''}`.trim(),
+        {
+          fields: fieldsFor(nearest?.requirement),
+        },
+      );
+  }
+  subject ??= subjectFromPlate(walk, plate);
+  let flow: Curves['flow'] = null;
+  let start: ReturnType<typeof tellStart>;
+  if (subject) {
+    start = tellStart(walk, needs, subject);
+    tellGuard(walk, subject);
+    tellDrive(walk, needs, subject);
+    flow = tellCost(walk, needs, subject, plate);
+  }
+  const all = input.method && motor && i >= 0 ? judge(needs, [motor], comparedMethods) : judged;
+  return {
+    counts: countMotors(judged),
+    candidates,
+    methods: i >= 0 ? explainMethods(needs, all, all === judged ? i : 0) : [],
+    choice,
+    subject: subject ?? null,
+    curves: { torqueSpeed: torqueSpeed(needs, judged, i), flow, start: start?.curves ?? null },
+    start: start?.view ?? null,
+    replacement: tellReplacement(walk, plate, needs, choice ? motor : undefined),
+    screening: { needs, judged },
+    starting: start?.starting ?? null,
+  };
+}
+
+const specialSource = commonPractice(
+  'A special shaft or face is part of the machine: a motor without it cannot be fitted',
+);
+
+/** Whether any motor judged has the old one's special shaft and face. */
+const anyFits = (judged: Judged): boolean =>
+  [...judged.order].some((entry) => entryVerdict(judged, entry, 'interchange')?.outcome === 'pass');
+
+const requirementFields: Readonly<Record<string, readonly string[]>> = {
+  power: ['load.demand'],
+  voltage: ['supply.voltage'],
+  frequency: ['supply.frequency'],
+  speed: ['load.demand.speed', 'load.train.ratio'],
+  enclosure: ['place.water', 'place.dirt'],
+  'speed-control': ['speed.need', 'method'],
+  supply: ['supply.source'],
+  'starting-torque': ['load.breakaway'],
+  leads: ['method'],
+  'peak-torque': ['load.overload.ratio', 'load.cycle'],
+  'run-up': ['load.startRatio', 'load.shape'],
+  noise: ['place.noiseLimit'],
+  shaft: ['load.train.kind', 'load.train.sheave'],
+  interchange: ['plate.frame', 'waived'],
+  turndown: ['speed.min'],
+  winding: ['place.cable.length'],
+};
+
+const fieldsFor = (requirement: string | undefined): readonly string[] => requirementFields[requirement ?? ''] ?? [];
+
+const lists = new Map<string, WeakMap<readonly Motor[], readonly Motor[]>>();
+const noShelf: readonly Motor[] = [];
+const pins = new WeakMap<Motor, readonly Motor[]>();
+
+/** The catalogue's motors of one practice and those of the shelf; one list for each shelf, so that columns are built once. */
+export function motorsFor(practice: string, shelf: readonly Motor[]): readonly Motor[] {
+  const ofPractice = lists.get(practice) ?? new WeakMap<readonly Motor[], readonly Motor[]>();
+  lists.set(practice, ofPractice);
+  const key = shelf.length === 0 ? noShelf : shelf;
+  // Where two rank the same, what lies here comes first, and what is only quoted last.
+  const known = ofPractice.get(key) ?? [
+    ...key.filter((m) => (m.stock?.quantity ?? 0) > 0),
+    ...genericMotors().filter((m) => m.practice === practice),
+    ...key.filter((m) => (m.stock?.quantity ?? 0) === 0),
+  ];
+  ofPractice.set(key, known);
+  return known;
+}
+
+function pin(motor: Motor): readonly Motor[] {
+  const known = pins.get(motor) ?? [motor];
+  pins.set(motor, known);
+  return known;
+}
+
+/** Load torque over speed, and the chosen motor's straight line near full load. */
+function torqueSpeed(needs: Needs, judged: Judged, i: number): Curves['torqueSpeed'] {
+  const { load } = needs;
+  const c = judged.columns;
+  const ns = c.synchronous[i] ?? load.speed * 1.03;
+  const steps = Array.from({ length: 41 }, (_, k) => (ns * k) / 40);
+  const motor: (readonly [number, number])[] = [];
+  const nr = c.speed[i];
+  const tr = c.ratedTorque[i];
+  if (nr !== undefined && tr !== undefined) {
+    for (const over of [1.5, 1.25, 1, 0.75, 0.5, 0.25, 0]) motor.push([ns - (ns - nr) * over, tr * over]);
+  }
+  return {
+    load: steps.map((n) => [n, load.torque * (n === 0 ? load.breakaway : torqueRatio(load.shape, n / load.speed))]),
+    motor,
+  };
+}
