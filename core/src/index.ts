@@ -1,4 +1,5 @@
 export * from './quantity';
+export * from './contract';
 export * from './law';
 export * as physics from './physics';
 export * as practice from './practice';
@@ -7,6 +8,6 @@ export * from './catalogue';
 export * from './case';
 export * as nameplate from './nameplate';
 export { type Needs } from './needs';
-export { comparedMethods, judge, methodNames, requirements, type Judged, type Requirement } from './judge';
+export { judge, requirements, type Judged, type Requirement } from './judge';
 export { enclosureTable, type Starting } from './stations';
 export * from './walk';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { nameplate, type CaseText, type Result } from '@pilgrim/core';
-import { causes as sights } from '../src/case/schema';
+import { causes as sights } from '@pilgrim/core';
 import { conveyor, figure, findingIds, solved } from './cases';
 
 const failed = (history: CaseText['history'], rest: Partial<CaseText> = {}): Result =>

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { figureUnits, genericMotors, methods, startFigureUnits, type CaseText } from '@pilgrim/core';
+import { genericMotors, methods, unitOfFigure, type CaseText } from '@pilgrim/core';
 import example from '../../demo/example.case.json' with { type: 'json' };
 import { readCase, solve } from '@pilgrim/core';
 import { conveyor, figure, findingIds, solved } from './cases';
@@ -27,13 +27,7 @@ describe('the contract’s example', () => {
     expect(f?.formula).not.toBe('');
     expect(f?.source.title).not.toBe('');
     expect(f?.inputs).toBeDefined();
-    const units: Readonly<Record<string, string>> = {
-      ...figureUnits,
-      ...Object.fromEntries(
-        Object.entries(startFigureUnits).flatMap(([k, u]) => methods.map((m) => [`start.${m}.${k}`, u])),
-      ),
-    };
-    expect(f?.unit).toBe(units[id]);
+    expect(f?.unit).toBe(unitOfFigure(id));
   });
   it('every input that names a figure names one that is there', () => {
     for (const f of Object.values(result.figures))

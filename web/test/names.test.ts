@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { figureUnits } from '@pilgrim/core';
+import { figureIds } from '@pilgrim/core';
 import { fieldName, figureName, isStation, stationIds, stationNames, stationOfField } from '$lib/names';
 
 describe('names', () => {
@@ -19,8 +19,8 @@ describe('names', () => {
     for (const [path, station] of Object.entries(expected)) expect(stationOfField(path)).toBe(station);
   });
   it('every figure reads as words', () => {
-    for (const id of Object.keys(figureUnits)) expect(figureName(id)).toMatch(/^[A-Z][^.]*$/);
-    expect(figureName('start.direct.voltageDip')).toBe('Dip at the bus, direct');
+    for (const id of figureIds) expect(figureName(id)).toMatch(/^[A-Z][^.]*$/);
+    expect(figureName('start.direct.voltageDip')).toBe('Dip at the bus, direct on line');
   });
   it('fields read as words', () => expect(fieldName('load.demand.drumDiameter')).toBe('demand drum diameter'));
   it('stations are ten, in working order, each named', () => {

@@ -1,3 +1,4 @@
 export * from './schema';
 export * from './read';
 export * from './result';
+export * from './migrate';

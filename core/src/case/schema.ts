@@ -1,41 +1,6 @@
 import { z } from 'zod';
-import { methods } from '../law';
+import { causes, controls, machines, methods, mountings, shapes, trainKinds } from '../contract';
 import { flag, groups, number, oneOf, quantity, text } from './fields';
-
-export const machines = [
-  'conveyor',
-  'screw-conveyor',
-  'bucket-elevator',
-  'hoist',
-  'centrifugal-pump',
-  'deep-well-pump',
-  'displacement-pump',
-  'centrifugal-fan',
-  'blower',
-  'compressor',
-  'mixer',
-  'crusher',
-  'mill',
-  'machine-tool',
-  'winder',
-  'other',
-] as const;
-export const shapes = ['constant', 'linear', 'quadratic', 'constant-power'] as const;
-export const controls = ['none', 'outlet-damper', 'inlet-vane', 'throttle-valve', 'bypass', 'on-off'] as const;
-export const mountings = ['floor', 'wall', 'ceiling', 'shaft-up', 'shaft-down', 'flange'] as const;
-export const trainKinds = ['direct', 'belt', 'gearbox', 'chain'] as const;
-export const causes = [
-  'overheated',
-  'phase-burnt',
-  'drive-end-bearing',
-  'opposite-end-bearing',
-  'fluted-race',
-  'water',
-  'dust',
-  'shaft-broken',
-  'insulation-punctured',
-  'unknown',
-] as const;
 
 const efficiency = () => number({ above: 0, below: 1 }, 0.936);
 const ratio = (example = 1) => number({ min: 0, max: 100 }, example);
@@ -527,5 +492,4 @@ export type CaseText = z.input<typeof caseSchema>;
 /** A case that was read: quantities carry their value. */
 export type Case = z.output<typeof caseSchema>;
 export type Plate = z.output<typeof plateSchema>;
-export type Machine = (typeof machines)[number];
 export type Demand = z.output<typeof demand>;

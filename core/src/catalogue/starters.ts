@@ -1,4 +1,4 @@
-import type { Method } from '../law';
+import type { Method } from '../contract';
 
 /** Invented price index of a starter or drive for a motor of this power in W; compares, prices nothing. */
 export function starterPriceIndex(method: Method, power: number): number {

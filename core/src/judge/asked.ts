@@ -1,6 +1,6 @@
 import type { MotorColumns } from '../catalogue';
 import type { Outcome } from '../case';
-import type { Method } from '../law';
+import type { Method } from '../contract';
 import { lessonIds } from '../nameplate';
 
 /** What is asked of the motor itself. */
@@ -36,9 +36,6 @@ export const methodRequirements = [
 /** What is asked of a motor with its starter, and what the old one's failure taught. */
 export const requirements = [...motorRequirements, ...methodRequirements, ...lessonIds] as const;
 export type Requirement = (typeof requirements)[number];
-
-/** Methods compared unless the case pins one. */
-export const comparedMethods = ['direct', 'star-delta', 'soft-starter', 'drive'] as const satisfies readonly Method[];
 
 /** Outcome codes in the columns; `none` where a requirement does not apply. */
 export const code = { none: -1, pass: 0, caution: 1, fail: 2 } as const;

@@ -1,5 +1,5 @@
 import { starterPriceIndex, type Motor } from '../catalogue';
-import type { Method } from '../law';
+import type { Method } from '../contract';
 import { specialOfFrame, type SpecialPart } from '../nameplate';
 import type { Practice } from '../practice';
 import { code } from './asked';

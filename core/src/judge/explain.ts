@@ -1,6 +1,6 @@
 import { starterPriceIndex, type Motor } from '../catalogue';
 import type { Candidate, CandidateMotor, Control, MethodVerdict, Outcome, Verdict } from '../case';
-import type { FigureId, Method } from '../law';
+import { methodNames, type FigureId, type Method } from '../contract';
 import { ambientFor, enclosureFault } from '../practice';
 import { writeQuantity } from '../quantity';
 import { entryVerdict, methodRequirements, outcomeOf, requirements, type Judged, type Requirement } from './asked';
@@ -90,15 +90,6 @@ function controlFor(needs: Needs, motor: Motor, method: Method): Control {
     ? { name: `Drive ${size.name}`, ratedCurrent: size.current }
     : { name: 'Drive above the generic ladder', ratedCurrent: null };
 }
-
-export const methodNames: Readonly<Record<Method, string>> = {
-  direct: 'Direct on line',
-  'star-delta': 'Star-delta',
-  autotransformer: 'Autotransformer',
-  'primary-reactor': 'Primary reactor',
-  'soft-starter': 'Soft starter',
-  drive: 'Drive',
-};
 
 function verdictsOf(needs: Needs, judged: Judged, entry: number, i: number, motor: Motor, method: Method): Verdict[] {
   return requirements.flatMap((requirement) => {

@@ -1,5 +1,5 @@
 import { motorColumns, type Motor, type MotorColumns } from '../catalogue';
-import type { Method } from '../law';
+import type { Method } from '../contract';
 import { lacking } from '../nameplate';
 import {
   isVariableTorque,

@@ -1,6 +1,6 @@
 import type { Motor } from '../catalogue';
 import type { Outcome } from '../case';
-import type { Method } from '../law';
+import type { Method } from '../contract';
 import type { LessonId } from '../nameplate';
 import { isVariableTorque } from '../physics';
 import { type Needs, percent } from '../needs';

@@ -1,4 +1,2 @@
-export * from './source';
-export * from './ids';
 export * from './law';
 export * from './workings';

@@ -1,5 +1,5 @@
 import { q, type Q, type UnitId } from '../quantity';
-import type { Source } from './source';
+import type { Source } from '../contract';
 
 export type Takes = Readonly<Record<string, UnitId>>;
 export type Arguments<A extends Takes> = { readonly [K in keyof A]: Q<A[K]> };

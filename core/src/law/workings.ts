@@ -1,73 +1,20 @@
+import {
+  type Assumed,
+  type Fact,
+  type Figure,
+  type FigureId,
+  type Finding,
+  type FindingId,
+  type IdIn,
+  type LevelOf,
+  type Origin,
+  type Source,
+  type StationName,
+  type Suggestion,
+  type UnitOf,
+} from '../contract';
 import { clip, q, writeQuantity, type Q, type UnitId } from '../quantity';
-import type { FigureId, IdIn, StationName, UnitOf } from './ids';
 import type { Law, Takes } from './law';
-import type { Source } from './source';
-
-export type Level = 'stop' | 'caution' | 'note';
-
-/** An input nobody gave, and why this value was taken instead. */
-export interface Assumed {
-  readonly field: string;
-  readonly value: number | string;
-  readonly why: string;
-}
-
-/** Where one input of a figure came from: a field of the case, a house rule, a table, or the subject's catalogue row. */
-export interface Origin {
-  readonly field?: string;
-  readonly rule?: string;
-  readonly source?: Source;
-  readonly text: string;
-}
-
-export interface Figure {
-  readonly value: number;
-  readonly unit: UnitId;
-  readonly text: string;
-  readonly symbol: string;
-  readonly formula: string;
-  readonly inputs: Readonly<Record<string, string | number>>;
-  readonly origins: Readonly<Record<string, Origin>>;
-  readonly source: Source;
-  readonly estimate: boolean;
-  readonly band: readonly [number, number] | null;
-  readonly assumed: readonly Assumed[];
-  readonly station: StationName;
-}
-
-/** What a field may have meant: a value to put there instead, and why. */
-export interface Suggestion {
-  readonly field: string;
-  readonly value: string | number;
-  readonly why: string;
-}
-
-export interface Finding {
-  readonly id: string;
-  readonly level: Level;
-  readonly text: string;
-  readonly fields: readonly string[];
-  readonly figures: readonly string[];
-  readonly source: Source | null;
-  readonly station: StationName;
-  /** True for a doubt about what was read, which the engineer may accept with a reason. */
-  readonly doubt: boolean;
-  readonly suggestions: readonly Suggestion[];
-  /** Why the engineer let a doubt stand; null where nobody did. */
-  readonly accepted: string | null;
-}
-
-/** Something worked out that is words, not a number: how to connect, which class, which frame is standard. */
-export interface Fact {
-  readonly id: string;
-  readonly label: string;
-  readonly text: string;
-  readonly fields: readonly string[];
-  readonly figures: readonly string[];
-  readonly source: Source;
-  readonly estimate: boolean;
-  readonly station: StationName;
-}
 
 /** A number handed to a law that is not itself a figure. */
 export interface Given<U extends UnitId> {
@@ -236,7 +183,8 @@ export class Workings {
     });
   }
 
-  finding(id: string, level: Level, text: string, spec: FindingSpec = {}): void {
+  /** Raises a finding, at one of the levels the contract names for it. */
+  finding<I extends FindingId>(id: I, level: LevelOf<I>, text: string, spec: FindingSpec = {}): void {
     this.findings.push({
       id,
       level,

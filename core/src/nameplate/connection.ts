@@ -1,4 +1,4 @@
-import { remembered, type Source } from '../law';
+import { remembered, type Source } from '../contract';
 
 export const terminalSource = remembered('standard', 'NEMA MG 1', '2016', 'Part 2 (terminal markings)');
 export const iecTerminalSource = remembered('standard', 'IEC 60034-8', '2007', 'terminal markings');

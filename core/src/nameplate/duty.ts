@@ -1,4 +1,4 @@
-import { remembered, type Source } from '../law';
+import { remembered, type Source } from '../contract';
 
 export const dutySource = remembered('standard', 'IEC 60034-1', '2022', 'clause 4 (duty types S1 to S10)');
 

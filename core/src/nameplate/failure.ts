@@ -1,5 +1,5 @@
-import type { causes as seenList, LikelyCause } from '../case';
-import type { Method } from '../law';
+import type { LikelyCause } from '../case';
+import type { causes as seenList, Method } from '../contract';
 
 export type Seen = (typeof seenList)[number];
 

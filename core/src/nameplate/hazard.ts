@@ -1,5 +1,5 @@
 import type { Plate } from '../case';
-import { remembered } from '../law';
+import { remembered } from '../contract';
 
 /** Where the marks come from that certified motors carry; entered from memory. */
 export const hazardSource = remembered(

@@ -1,4 +1,4 @@
-import { remembered } from '../law';
+import { remembered } from '../contract';
 
 export const protectionSource = remembered('standard', 'IEC 60034-5', '2020', 'Tables 1 and 2');
 export const coolingSource = remembered('standard', 'IEC 60034-6', '1991', 'simplified IC codes');

@@ -1,5 +1,5 @@
 import type { Connection, Motor, MotorColumns } from '../catalogue';
-import type { Method } from '../law';
+import type { Method } from '../contract';
 import { driveShare, isVariableTorque, meetingSpeed, partLoad } from '../physics';
 import type { Needs } from './walk';
 

@@ -1,5 +1,6 @@
-import type { Case, Machine } from '../case';
-import { commonPractice, type Source } from '../law';
+import type { Machine } from '../contract';
+import type { Case } from '../case';
+import { commonPractice, type Source } from '../contract';
 import type { LoadShape } from '../physics';
 
 interface MachineFacts {

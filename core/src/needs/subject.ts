@@ -1,6 +1,7 @@
 import type { Case } from '../case';
 import type { Motor } from '../catalogue';
-import { prescribed, type Given, type Input, type Method, type Source, type Workings } from '../law';
+import type { Method, Source } from '../contract';
+import { prescribed, type Given, type Input, type Workings } from '../law';
 import { q, type Q, type UnitId } from '../quantity';
 import { isNear } from '../nameplate';
 import { connectionFor } from './candidate';

@@ -1,4 +1,4 @@
-import type { Prescribed, Source } from '../law';
+import type { Prescribed, Source } from '../contract';
 import type { Q } from '../quantity';
 import type { Frame, FrameSystem } from './frames';
 

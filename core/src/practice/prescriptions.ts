@@ -1,4 +1,5 @@
-import { definition, law } from '../law';
+import { definition } from '../contract';
+import { law } from '../law';
 
 /** Laws that multiply a current by what a practice prescribes. The factor's own source stands beside it in the working. */
 const prescription = definition('Prescription', 'current × the factor the practice prescribes');

@@ -1,5 +1,6 @@
 import type { Case, Result } from '../case';
-import { stations, type Workings } from '../law';
+import { stations } from '../contract';
+import type { Workings } from '../law';
 import type { Walk } from '../needs';
 
 /**

@@ -1,6 +1,6 @@
 import { starterPriceIndex } from '../catalogue';
 import type { Candidate, Outcome } from '../case';
-import type { Method } from '../law';
+import type { Method } from '../contract';
 import { motorDerating } from '../practice';
 import { q } from '../quantity';
 import type { Solved } from './solve';

@@ -1,11 +1,20 @@
 import { genericMotors, motorById, type Motor } from '../catalogue';
-import type { Candidate, Case, Choice, Curves, MethodVerdict, Result } from '../case';
-import { commonPractice, Workings, type Method } from '../law';
+import {
+  bestFifty,
+  type Candidate,
+  type Case,
+  type Choice,
+  type Curves,
+  type MethodVerdict,
+  type Result,
+} from '../case';
+import { commonPractice, comparedMethods, endingFindings, isFindingId, type Method } from '../contract';
+import { Workings } from '../law';
 import { softLimit, tap, torqueRatio } from '../physics';
 import { acceptDoubts, sorted } from './doubts';
 import { practiceById, rulesFor } from '../practice';
 import { subjectFromPlate, subjectOf, type Needs, type Subject, type Walk } from '../needs';
-import { comparedMethods, entryVerdict, explain, explainMethods, judge, requirements, type Judged } from '../judge';
+import { entryVerdict, explain, explainMethods, judge, requirements, type Judged } from '../judge';
 import {
   askSpeed,
   bestOfEach,
@@ -35,15 +44,6 @@ import { summaries } from './summaries';
 
 export const coreVersion = '0.1.0';
 
-/** Stops that end the choosing: not a matter of margins. */
-const blocking: ReadonlySet<string> = new Set([
-  'place.hazardous',
-  'plate.hazardous',
-  'plate.single-phase',
-  'plate.not-cage',
-  'supply.single-phase',
-]);
-
 /** A case solved, with what a screen needs to look at more than the best fifty. */
 export interface Solved {
   readonly result: Result;
@@ -57,9 +57,6 @@ export interface Solved {
 export function solve(input: Case, shelf: readonly Motor[] = []): Result {
   return solveWith(input, shelf).result;
 }
-
-/** How many candidates a result carries in words. */
-const bestFifty = 50;
 
 /**
  * The same, keeping the judged columns. The shelf's motors are judged beside the catalogue's. `told`: how many candidates to put
@@ -78,7 +75,7 @@ export function solveWith(input: Case, shelf: readonly Motor[] = [], told = best
   const speed = askSpeed(walk);
   const supply = readSupply(walk);
   const { history, lessons } = learnFromFailure(walk, plate, load, place, speed);
-  const blocked = w.findings.find((f) => f.level === 'stop' && blocking.has(f.id));
+  const blocked = w.findings.find((f) => f.level === 'stop' && isFindingId(f.id) && endingFindings.has(f.id));
   const waived = waivedIn(walk);
   tellMachine(walk);
 

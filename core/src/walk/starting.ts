@@ -11,7 +11,7 @@ import {
   type Run,
 } from '../physics';
 import type { Case, StartCurves, StartSetting } from '../case';
-import type { Method } from '../law';
+import type { Method } from '../contract';
 import { writeQuantity } from '../quantity';
 import { methodCurve, overTime, planFor, type OverTime, type Starting } from '../stations';
 

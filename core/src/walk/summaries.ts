@@ -1,7 +1,7 @@
 import type { Choice, Result, StationSummary } from '../case';
-import type { FigureId, Method, StationName } from '../law';
+import type { FigureId, Method, StationName } from '../contract';
 import type { Walk } from '../needs';
-import { methodNames } from '../judge';
+import { methodNames } from '../contract';
 import { costKey, driveKey, guardKey, loadKey, placeKey, plateKey, speedKey, startKey } from '../stations';
 
 /** What was chosen and told, as far as a summary speaks of it. */

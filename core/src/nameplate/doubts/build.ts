@@ -1,4 +1,4 @@
-import { commonPractice, remembered } from '../../law';
+import { commonPractice, remembered } from '../../contract';
 import { horsepower } from '../../practice';
 import { polesOf } from '../readings';
 import { efficiencyBand, percent, rating, usualBand, type Check } from './check';
@@ -7,7 +7,7 @@ export const efficiencyValue: Check = (r, practice) => {
   const eta = r.efficiency;
   if (eta === undefined) return undefined;
   const poles = polesOf(r.frequency, r.speeds.at(-1));
-  const base = { id: 'plate.efficiency-unusual', fields: ['efficiency'] };
+  const base = { id: 'plate.efficiency-unusual' as const, fields: ['efficiency'] };
   const series = practice.nominalEfficiencies;
   if (r.efficiencyMinimum !== undefined && r.efficiencyMinimum > eta)
     return { ...base, fields: ['efficiency', 'efficiencyMinimum'], text: `The guaranteed efficiency, ${percent(r.efficiencyMinimum, 1)}, is above the nominal ${percent(eta, 1)}.`, source: usualBand }; // prettier-ignore

@@ -1,11 +1,11 @@
-import { commonPractice, type Source } from '../../law';
+import { commonPractice, type FindingId, type Source } from '../../contract';
 import type { Practice } from '../../practice';
 import { writeQuantity } from '../../quantity';
 import type { Readings } from '../readings';
 
 /** One way a plate contradicts itself, the standards or physics, with the numbers. */
 export interface Doubt {
-  readonly id: string;
+  readonly id: FindingId;
   readonly text: string;
   /** Fields of the plate it rests on, without the leading "plate.". */
   readonly fields: readonly string[];

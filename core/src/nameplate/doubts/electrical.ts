@@ -1,4 +1,4 @@
-import { commonPractice, definition } from '../../law';
+import { commonPractice, definition } from '../../contract';
 import { writeQuantity } from '../../quantity';
 import { connectionKind } from '../connection';
 import { pairsIn, polesOf } from '../readings';

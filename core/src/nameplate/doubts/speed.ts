@@ -1,4 +1,4 @@
-import { commonPractice, definition } from '../../law';
+import { commonPractice, definition } from '../../contract';
 import { writeQuantity } from '../../quantity';
 import { polesOf } from '../readings';
 import { percent, rating, type Check } from './check';

@@ -1,4 +1,5 @@
-import { definition, law } from '../../law';
+import { definition } from '../../contract';
+import { law } from '../../law';
 
 const lines = definition('Transmission-line theory', 'a steep pulse doubles at an open end');
 

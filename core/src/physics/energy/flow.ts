@@ -1,4 +1,5 @@
-import { commonPractice, definition, law, model, remembered } from '../../law';
+import { commonPractice, definition, model, remembered } from '../../contract';
+import { law } from '../../law';
 import { q as quantity } from '../../quantity';
 import { torqueRatio, type LoadShape } from '../mechanics/shape';
 

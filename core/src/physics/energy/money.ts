@@ -1,4 +1,5 @@
-import { definition, law, model } from '../../law';
+import { definition, model } from '../../contract';
+import { law } from '../../law';
 
 const accounts = definition('Energy account', 'energy = power × hours; money = energy × price');
 

@@ -1,4 +1,5 @@
-import { commonPractice, law, model, remembered } from '../../law';
+import { commonPractice, model, remembered } from '../../contract';
+import { law } from '../../law';
 
 /** Hottest-spot limit of an insulation class, °C, at which life is about 20,000 hours. */
 export const classLimit = { A: 105, E: 120, B: 130, F: 155, H: 180, N: 200 } as const;

@@ -1,4 +1,5 @@
-import { definition, law, model } from '../../law';
+import { definition, model } from '../../contract';
+import { law } from '../../law';
 import { torqueRatio, type LoadShape } from '../mechanics/shape';
 
 const machine = definition('Three-phase induction machine', 'synchronous speed, slip, power balance');

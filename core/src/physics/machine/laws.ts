@@ -1,4 +1,5 @@
-import { law, remembered } from '../../law';
+import { remembered } from '../../contract';
+import { law } from '../../law';
 import { answerLength, at, breakdown, solveAt, type Circuit } from './circuit';
 
 const theory = remembered(

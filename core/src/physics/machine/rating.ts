@@ -1,4 +1,5 @@
-import { commonPractice, definition, law, model } from '../../law';
+import { commonPractice, definition, model } from '../../contract';
+import { law } from '../../law';
 
 const machine = definition('Three-phase induction machine', 'rated values and their relations');
 const constantFlux = definition(

@@ -1,4 +1,5 @@
-import { definition, law, remembered } from '../../law';
+import { definition, remembered } from '../../contract';
+import { law } from '../../law';
 
 /** What a public guide says of finding a motor's load from readings in the field. */
 const guide = (part: string) =>

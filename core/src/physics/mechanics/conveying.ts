@@ -1,4 +1,5 @@
-import { commonPractice, definition, law, model, remembered } from '../../law';
+import { commonPractice, definition, model, remembered } from '../../contract';
+import { law } from '../../law';
 
 const beltStandard = remembered('standard', 'ISO 5048', '1989', 'resistances to motion, clauses 4 and 5');
 

@@ -1,4 +1,5 @@
-import { commonPractice, definition, law, remembered } from '../../law';
+import { commonPractice, definition, remembered } from '../../contract';
+import { law } from '../../law';
 
 /** One stretch of a duty cycle: seconds at a torque ratio, or standing still. */
 export interface Segment {

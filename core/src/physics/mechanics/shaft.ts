@@ -1,4 +1,5 @@
-import { definition, law } from '../../law';
+import { definition } from '../../contract';
+import { law } from '../../law';
 
 const mechanics = definition('Mechanics', 'torque = force × radius; power = torque × angular speed');
 

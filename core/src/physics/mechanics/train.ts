@@ -1,4 +1,5 @@
-import { definition, law } from '../../law';
+import { definition } from '../../contract';
+import { law } from '../../law';
 
 const gearing = definition('Mechanics', 'a train of ratio i and efficiency η, ratio = motor speed ÷ driven speed');
 

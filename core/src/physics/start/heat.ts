@@ -1,4 +1,5 @@
-import { commonPractice, definition, law, remembered } from '../../law';
+import { commonPractice, definition, remembered } from '../../contract';
+import { law } from '../../law';
 
 /** Hot to cold: a motor at ambient temperature bears its locked-rotor current longer. Common practice: 1.2 to 2 times; the lower half taken. */
 export const coldStall = 1.4;

@@ -1,4 +1,5 @@
-import { law, model, remembered } from '../../law';
+import { model, remembered } from '../../contract';
+import { law } from '../../law';
 import type { Run } from './runup';
 
 const simulated = model(

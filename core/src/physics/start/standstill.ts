@@ -1,4 +1,5 @@
-import { commonPractice, definition, law, model, type Method } from '../../law';
+import { commonPractice, definition, model, type Method } from '../../contract';
+import { law } from '../../law';
 
 const circuit = definition(
   'Voltage divider at standstill',

@@ -1,4 +1,4 @@
-import { remembered } from '../../law';
+import { remembered } from '../../contract';
 
 export const iecFrameSource = remembered('standard', 'IEC 60072-1', '1991', 'Table 1 (foot-mounted) and EN 50347:2001');
 

@@ -1,4 +1,4 @@
-import type { Source } from '../../law';
+import type { Source } from '../../contract';
 import { iecFrames, iecFrameSource } from './iec';
 import { nemaFaces, nemaFrames, nemaFrameSource, nemaSuffixes, nemaUFrames, nemaUFrameSource } from './nema';
 

@@ -1,4 +1,4 @@
-import { remembered } from '../../law';
+import { remembered } from '../../contract';
 
 export const nemaFrameSource = remembered('standard', 'NEMA MG 1', '2016', '4.4.1 (foot-mounted frames, dimensions)');
 export const nemaUFrameSource = remembered('standard', 'NEMA MG 1', '1949 to 1964 series', 'U frames, dimensions');

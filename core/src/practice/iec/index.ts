@@ -1,4 +1,4 @@
-import { commonPractice, model, remembered } from '../../law';
+import { commonPractice, model, remembered } from '../../contract';
 import { q } from '../../quantity';
 import { readFrame } from '../frames';
 import {

@@ -1,4 +1,4 @@
-import { remembered } from '../../law';
+import { remembered } from '../../contract';
 import type { Rows } from '../practice';
 
 /** Nominal efficiency in % at 50 Hz. Columns: IE2 2, 4, 6 poles; IE3 2, 4, 6; IE4 2, 4, 6. Ratings in kW. */

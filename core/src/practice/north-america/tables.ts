@@ -1,4 +1,4 @@
-import { remembered } from '../../law';
+import { remembered } from '../../contract';
 import type { Rows } from '../practice';
 
 /** Nominal full-load efficiency in %, premium motors, 60 Hz. Columns: open 2, 4, 6 poles; enclosed 2, 4, 6 poles. */

@@ -1,4 +1,5 @@
-import { commonPractice, law, remembered } from '../../law';
+import { commonPractice, remembered } from '../../contract';
+import { law } from '../../law';
 import { interpolate } from '../../quantity';
 
 const motorHeat = commonPractice(

@@ -1,6 +1,7 @@
 import { motorOfCircuit, ratedTorque, starterPriceIndex, type Motor } from '../../catalogue';
 import type { Candidate, Choice, Result } from '../../case';
-import { assumed, commonPractice, field, prescribed, type Given } from '../../law';
+import { commonPractice } from '../../contract';
+import { assumed, field, prescribed, type Given } from '../../law';
 import { motorOfPlate, noLoadShare } from '../../nameplate';
 import {
   breakdownAtVoltage,
@@ -17,7 +18,8 @@ import {
   windingTemperature,
 } from '../../physics';
 import { q } from '../../quantity';
-import { explain, type Judged, methodNames, outcomeOf } from '../../judge';
+import { methodNames } from '../../contract';
+import { explain, type Judged, outcomeOf } from '../../judge';
 import { catalogueSource, connectionFor, type Needs, percent, pinnedCircuit, type Walk } from '../../needs';
 
 export interface Chosen {

@@ -1,6 +1,7 @@
 import { starterPriceIndex } from '../../catalogue';
 import type { Curves, ProfilePoint } from '../../case';
-import { assumed, field, prescribed, type Assumed, type Given } from '../../law';
+import type { Assumed } from '../../contract';
+import { assumed, field, prescribed, type Given } from '../../law';
 import {
   annualEnergy,
   controlCurves,

@@ -1,4 +1,5 @@
-import { assumed, commonPractice, field, houseRule } from '../../law';
+import { commonPractice, houseRule } from '../../contract';
+import { assumed, field } from '../../law';
 import { doubledPulse, isVariableTorque } from '../../physics';
 import { deratedCurrent, driveCurrent, overloadCurrent, turndownSpeed, houseRules } from '../../practice';
 import { q, writeQuantity } from '../../quantity';

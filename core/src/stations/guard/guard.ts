@@ -1,4 +1,5 @@
-import { definition, prescribed, type Given } from '../../law';
+import { definition } from '../../contract';
+import { prescribed, type Given } from '../../law';
 import { conductorCurrent, overloadDial, overloadTrip } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
 import { numberOf, type Subject, type Walk } from '../../needs';

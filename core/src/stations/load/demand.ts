@@ -1,5 +1,7 @@
-import type { Demand, Machine } from '../../case';
-import { assumed, commonPractice, field, prescribed, type Given } from '../../law';
+import type { Machine } from '../../contract';
+import type { Demand } from '../../case';
+import { commonPractice } from '../../contract';
+import { assumed, field, prescribed, type Given } from '../../law';
 import {
   airDensity,
   beltForce,

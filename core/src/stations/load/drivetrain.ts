@@ -1,5 +1,6 @@
 import type { Case } from '../../case';
-import { assumed, commonPractice, field, prescribed, type Given, type Input, type Source } from '../../law';
+import { commonPractice, type Source } from '../../contract';
+import { assumed, field, prescribed, type Given, type Input } from '../../law';
 import { beltPull, stagesEfficiency, stagesInertia, stagesRatio, type TrainKind } from '../../physics';
 import { q, writeQuantity } from '../../quantity';
 import type { Walk } from '../../needs';

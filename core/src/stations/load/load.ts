@@ -1,5 +1,7 @@
-import type { Demand, Machine } from '../../case';
-import { assumed, commonPractice, field, houseRule, type Given, type Workings } from '../../law';
+import type { Machine } from '../../contract';
+import type { Demand } from '../../case';
+import { commonPractice, houseRule } from '../../contract';
+import { assumed, field, type Given, type Workings } from '../../law';
 import {
   breakawayTorque,
   cycleTime,

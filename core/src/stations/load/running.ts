@@ -1,5 +1,6 @@
 import type { Demand } from '../../case';
-import { assumed, commonPractice, field, type Given, type Input } from '../../law';
+import { commonPractice } from '../../contract';
+import { assumed, field, type Given, type Input } from '../../law';
 import { noLoadShare } from '../../nameplate';
 import {
   currentRatio,

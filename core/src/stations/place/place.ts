@@ -1,5 +1,6 @@
 import type { EnclosureView } from '../../case';
-import { assumed, commonPractice, field, remembered, type Given } from '../../law';
+import { commonPractice, remembered } from '../../contract';
+import { assumed, field, type Given } from '../../law';
 import { enclosureOf, enclosureText } from '../../nameplate';
 import { torqueAtVoltage } from '../../physics';
 import {

@@ -1,5 +1,6 @@
 import type { FailureHistory } from '../../case';
-import { commonPractice, field } from '../../law';
+import { commonPractice } from '../../contract';
+import { field } from '../../law';
 import { learn, type Lesson } from '../../nameplate';
 import { lifetime, perYear } from '../../physics';
 import { q } from '../../quantity';

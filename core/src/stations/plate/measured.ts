@@ -1,4 +1,5 @@
-import { commonPractice, field, model, prescribed, type Suggestion } from '../../law';
+import { commonPractice, model, type Suggestion } from '../../contract';
+import { field, prescribed } from '../../law';
 import { copperShare, framesLike, noLoadShare, usualPowerFactor } from '../../nameplate';
 import { loadFromCurrents, polesFromSpeed, ratedFromNoLoad, ratedFromResistance } from '../../physics';
 import { q, writeQuantity } from '../../quantity';

@@ -1,6 +1,7 @@
 import { motorById, type Motor } from '../../catalogue';
 import type { Replacement } from '../../case';
-import { commonPractice, field, model, prescribed, type Given } from '../../law';
+import { commonPractice, model } from '../../contract';
+import { field, prescribed, type Given } from '../../law';
 import { compareMotors, identityOfMotor, identityOfPlate, overall, traditionOf, type Identity } from '../../nameplate';
 import { currentAtLoad, operatingSpeed, powerAtPoint, ratio, torqueFromPower } from '../../physics';
 import { practices } from '../../practice';

@@ -1,5 +1,6 @@
 import type { Case } from '../../case';
-import { commonPractice, definition, field, prescribed, remembered, type Given } from '../../law';
+import { commonPractice, definition, remembered } from '../../contract';
+import { field, prescribed, type Given } from '../../law';
 import { connectionKind, isNear, valueAt, wiringFor, type Block } from '../../nameplate';
 import {
   currentAtVoltage,

@@ -1,5 +1,6 @@
 import type { Case } from '../../case';
-import { commonPractice, field, remembered, type FigureId, type Source } from '../../law';
+import { commonPractice, remembered, type FigureId, type Source } from '../../contract';
+import { field } from '../../law';
 import {
   coolingSource,
   doubtPlate,

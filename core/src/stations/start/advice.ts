@@ -1,6 +1,7 @@
 import type { Case } from '../../case';
 import type { Motor } from '../../catalogue';
-import { commonPractice, model, prescribed, type Workings } from '../../law';
+import { commonPractice, model } from '../../contract';
+import { prescribed, type Workings } from '../../law';
 import {
   coldShare,
   coldStall,

@@ -1,6 +1,7 @@
 import type { Case } from '../../case';
 import type { Motor } from '../../catalogue';
-import { assumed, commonPractice, field, prescribed, type Given } from '../../law';
+import { commonPractice } from '../../contract';
+import { assumed, field, prescribed, type Given } from '../../law';
 import {
   cableResistance,
   fitCircuit,

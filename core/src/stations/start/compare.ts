@@ -1,9 +1,10 @@
 import { starterPriceIndex } from '../../catalogue';
 import type { Outcome, StartRow, StartView } from '../../case';
-import type { Method } from '../../law';
+import type { Method } from '../../contract';
 import { simulate, type Run, type StartCase } from '../../physics';
 import { writeQuantity } from '../../quantity';
-import { lines, methodNames } from '../../judge';
+import { methodNames } from '../../contract';
+import { lines } from '../../judge';
 import { permittedTime } from './bench';
 import { planFor, type DriveAim, type Planned } from './plans';
 import { type Needs, percent, type Subject, type Walk } from '../../needs';

@@ -1,5 +1,6 @@
 import type { MachineView } from '../../case';
-import { field, model, prescribed, type Given } from '../../law';
+import { model } from '../../contract';
+import { field, prescribed, type Given } from '../../law';
 import {
   circuitLaws,
   deviation,

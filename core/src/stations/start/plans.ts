@@ -1,5 +1,5 @@
 import type { Case, StartSetting } from '../../case';
-import type { Method } from '../../law';
+import type { Method } from '../../contract';
 import {
   attainedSpeed,
   reducedHookup,

@@ -1,4 +1,5 @@
-import { assumed, definition, field, prescribed, type Given, type Method, type Source, type StartId } from '../../law';
+import { definition, type Method, type Source, type StartId } from '../../contract';
+import { assumed, field, prescribed, type Given } from '../../law';
 import {
   driveLineCurrent,
   driveTorque,
@@ -18,7 +19,7 @@ import {
 } from '../../physics';
 import { q } from '../../quantity';
 import { driveOverload, type Needs, percent, type Subject, type Walk } from '../../needs';
-import { methodNames } from '../../judge';
+import { methodNames } from '../../contract';
 
 /** What standstill is worked out from: the supply's voltage as it is given, and whether its source is described. */
 export interface Standstill {

@@ -1,6 +1,7 @@
 import type { Case, StartCurves, StartView } from '../../case';
 import type { Motor } from '../../catalogue';
-import { field, methods, model, prescribed, type Given, type Method } from '../../law';
+import { methods, model, type Method } from '../../contract';
+import { field, prescribed, type Given } from '../../law';
 import {
   firstPeak,
   largestMotor,
@@ -18,7 +19,7 @@ import {
 } from '../../physics';
 import { q } from '../../quantity';
 import { driveOverload, type Needs, numberOf, percent, pinnedCircuit, type Subject, type Walk } from '../../needs';
-import { methodNames } from '../../judge';
+import { methodNames } from '../../contract';
 import { machineView, tellFitted } from './machine';
 import { isPump, tellAdvice, tellHeat, tellInertiaLimit } from './advice';
 import { fittedCircuit, startCase } from './bench';

@@ -1,5 +1,6 @@
 import type { Case } from '../../case';
-import { assumed, commonPractice, field, type Given, type Workings } from '../../law';
+import { commonPractice } from '../../contract';
+import { assumed, field, type Given, type Workings } from '../../law';
 import { faultCurrent, sourceImpedance, sourceImpedanceFromFault } from '../../physics';
 import { q } from '../../quantity';
 import type { SupplyNeeds, Walk } from '../../needs';

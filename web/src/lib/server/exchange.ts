@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import { caseSchema, resultSchema } from '@pilgrim/core';
+import { caseSchema, readResult } from '@pilgrim/core';
 import type { TransactionSql } from 'postgres';
 import { z } from 'zod';
 import type { Sql } from './database';
@@ -164,7 +164,7 @@ function faultsIn(file: PositionFile): FileFault[] {
         faults.push({ path: `${path}.parent`, message: 'must be an earlier revision of the same study, or null' });
       if (!caseSchema.safeParse(revision.caseText).success)
         faults.push({ path: `${path}.caseText`, message: 'is no case of a known format' });
-      if (!resultSchema.safeParse(revision.result).success)
+      if (!readResult(revision.result))
         faults.push({ path: `${path}.result`, message: 'is no result of a known format' });
       earlier.add(revision.id);
     }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { isFindingId, noChoiceFindings } from '@pilgrim/core/vocabulary';
   import type { ScreenRow } from '@pilgrim/core';
   import CandidateTable from '$lib/parts/CandidateTable.svelte';
   import ChoiceField from '$lib/parts/ChoiceField.svelte';
@@ -66,17 +67,8 @@
 {:else}
   <Group title="No choice">
     <p data-testid="choice">
-      {result?.findings.find((f) =>
-        [
-          'place.hazardous',
-          'plate.hazardous',
-          'choice.none',
-          'choice.impossible',
-          'load.missing',
-          'plate.single-phase',
-          'supply.single-phase',
-        ].includes(f.id),
-      )?.text ?? 'Bring a load: power, torque, or a pull at a radius.'}
+      {result?.findings.find((f) => isFindingId(f.id) && noChoiceFindings.has(f.id))?.text ??
+        'Bring a load: power, torque, or a pull at a radius.'}
     </p>
   </Group>
 {/if}

@@ -1,5 +1,15 @@
-export type SourceKind =
-  'standard' | 'code' | 'textbook' | 'common-practice' | 'definition' | 'given' | 'catalogue' | 'house-rule' | 'model';
+export const sourceKinds = [
+  'standard',
+  'code',
+  'textbook',
+  'common-practice',
+  'definition',
+  'given',
+  'catalogue',
+  'house-rule',
+  'model',
+] as const;
+export type SourceKind = (typeof sourceKinds)[number];
 
 /** Where a number or a formula comes from. `fromMemory` says that nobody had the document open when it was entered. */
 export interface Source {

@@ -1,0 +1,45 @@
+import { resultSchema, type Result } from './result';
+
+/**
+ * Reads a result kept or exported by this or an earlier core; undefined where it is none. What earlier cores did not tell is filled in as
+ * empty, so that nothing else has to know of them.
+ */
+export function readResult(value: unknown): Result | undefined {
+  const filled = isRecord(value) ? fill(value) : value;
+  return isResult(filled) ? filled : undefined;
+}
+
+type Plain = Readonly<Record<string, unknown>>;
+
+const isRecord = (value: unknown): value is Plain =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+const listOf = (value: unknown): readonly Plain[] => (Array.isArray(value) ? value.filter(isRecord) : []);
+
+/** Before plates were doubted, motors described, starts simulated and failures weighed. */
+function fill(result: Plain): Plain {
+  const motor = (m: unknown): unknown =>
+    isRecord(m)
+      ? { poles: 4, construction: '', designLetter: '', serviceFactor: 1, mass: 0, sound: 0, stock: null, ...m }
+      : m;
+  const verdicts = (row: Plain): Plain => ({
+    ...row,
+    ...(Array.isArray(row.verdicts) ? { verdicts: listOf(row.verdicts).map((v) => ({ waived: null, ...v })) } : {}),
+    ...('motor' in row ? { motor: motor(row.motor) } : {}),
+  });
+  return {
+    facts: [],
+    enclosures: [],
+    history: null,
+    replacement: null,
+    start: null,
+    ...result,
+    findings: listOf(result.findings).map((f) => ({ doubt: false, suggestions: [], accepted: null, ...f })),
+    candidates: listOf(result.candidates).map((c) => verdicts({ change: null, ...c })),
+    methods: listOf(result.methods).map(verdicts),
+    choice: isRecord(result.choice) ? verdicts(result.choice) : result.choice,
+    curves: isRecord(result.curves) ? { start: null, ...result.curves } : result.curves,
+  };
+}
+
+/** Units of figures are of this core or of a later one, which screens spell out. */
+const isResult = (value: unknown): value is Result => resultSchema.safeParse(value).success;

@@ -1,0 +1,3 @@
+export * from './vocabulary';
+export * from './source';
+export * from './schemas';
