@@ -9,6 +9,7 @@ await build({
     bench: 'bench/solve.ts',
     'bench-start': 'bench/start.ts',
     golden: 'bench/golden.ts',
+    fuzz: 'bench/fuzz.ts',
   },
   outdir: 'dist',
   outExtension: { '.js': '.mjs' },

@@ -1,5 +1,13 @@
 import { z } from 'zod';
-import { dimensions, readGroups, readQuantity, type Dimension, type Quantity, type RatingGroups } from '../quantity';
+import {
+  dimensions,
+  isMinute,
+  readGroups,
+  readQuantity,
+  type Dimension,
+  type Quantity,
+  type RatingGroups,
+} from '../quantity';
 
 type Sign = 'positive' | 'zero' | 'any';
 
@@ -45,7 +53,7 @@ export function number(range: Range, example: number) {
   if (range.above !== undefined) schema = schema.gt(range.above, { error: says });
   if (range.max !== undefined) schema = schema.max(range.max, { error: says });
   if (range.below !== undefined) schema = schema.lt(range.below, { error: says });
-  return schema;
+  return schema.refine((value) => !isMinute(value), { error: says });
 }
 
 /** One of a few words. */

@@ -72,6 +72,8 @@ export const col = {
   serviceFactor: columnOf('service-factor'),
 } as const;
 
+const most = 1e6;
+
 /** Where the outcomes and margins of one entry are written; moved on from entry to entry. */
 export class Slate {
   offset = 0;
@@ -81,7 +83,8 @@ export class Slate {
   ) {}
   set(column: number, outcome: number, margin: number): void {
     this.outcomes[this.offset + column] = outcome;
-    this.margins[this.offset + column] = margin;
+    // A margin is a share left over: beyond a millionfold it says no more, and where it is none the sums have overflowed.
+    this.margins[this.offset + column] = margin > most ? most : margin >= -most ? margin : -most;
   }
 }
 

@@ -1,4 +1,4 @@
-import { starterPriceIndex, type Motor } from '../catalogue';
+import { ratedTorque, starterPriceIndex, type Motor } from '../catalogue';
 import type { Candidate, CandidateMotor, Control, MethodVerdict, Outcome, Verdict } from '../case';
 import { methodNames, type FigureId, type Method } from '../contract';
 import { ambientFor, enclosureFault } from '../practice';
@@ -7,6 +7,8 @@ import { entryVerdict, methodRequirements, outcomeOf, requirements, type Judged,
 import {
   connectionFor,
   directSpeed,
+  driveCurrentAsked,
+  matchDrive,
   type Needs,
   percent,
   settledSpeed,
@@ -83,9 +85,8 @@ export function motorView(needs: Needs, motor: Motor): CandidateMotor {
 function controlFor(needs: Needs, motor: Motor, method: Method): Control {
   if (method !== 'drive') return { name: methodNames[method], ratedCurrent: null };
   const { voltage, current } = connectionFor(motor, needs.supply.voltage);
-  const size = needs.practice
-    .driveSizes(voltage)
-    .value.find((s) => s.current * needs.place.driveDerating >= current * 0.999);
+  const asked = driveCurrentAsked(needs, current, ratedTorque(motor));
+  const size = matchDrive(needs, voltage, asked, motor.power).taken;
   return size
     ? { name: `Drive ${size.name}`, ratedCurrent: size.current }
     : { name: 'Drive above the generic ladder', ratedCurrent: null };

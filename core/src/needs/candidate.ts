@@ -43,6 +43,9 @@ export function connectionFor(motor: Motor, supply: number | undefined): Connect
 export const driveOverload = (needs: Needs): number =>
   Math.max(isVariableTorque(needs.load.shape) ? 1.2 : 1.5, needs.load.peak);
 
+/** Share of rating below which a motor counts as idling: what it gives is then lost in what it takes. */
+const nothing = 1e-6;
+
 /** Electrical input in W at one row of the year: behind a drive by speed, else along the present control's curve. */
 export function inputOf(
   full: number,
@@ -52,8 +55,11 @@ export function inputOf(
   driven: number,
   present: number,
 ): number {
-  if (method !== 'drive') return (full * present) / partLoad(full / rated, eta);
-  const x = Math.max((full * driven) / rated, 1e-6);
+  if (method !== 'drive') {
+    const load = Math.max(full / rated, nothing);
+    return (load * rated * present) / partLoad(load, eta);
+  }
+  const x = Math.max((full * driven) / rated, nothing);
   const motor = (x * rated) / partLoad(x, eta);
   return motor / driveShare((motor * eta) / rated);
 }

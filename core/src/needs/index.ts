@@ -1,5 +1,6 @@
 export * from './walk';
 export * from './candidate';
 export * from './circuit';
+export * from './drive';
 export * from './machines';
 export * from './subject';

@@ -1,4 +1,4 @@
-import { clip, findUnit, readNumber, type Reading } from './read';
+import { clip, findUnit, isMinute, readNumber, type Reading } from './read';
 import { dimensions, q, type BaseUnit, type Dimension, type DimensionSpec, type Q } from './units';
 
 /**
@@ -31,7 +31,13 @@ export function readGroups<D extends Dimension>(dimension: D, text: string): Rea
       const n = readNumber(piece);
       if (!n.ok) return { ok: false, message: `in "${clip(text)}", ${n.message}: write ${wanted}` };
       if (!(n.value > 0)) return { ok: false, message: `"${clip(piece)}" in "${clip(text)}" must be above zero` };
-      values.push(q(n.value * unit.factor + (unit.offset ?? 0), dimensions[dimension].base));
+      const value = n.value * unit.factor + (unit.offset ?? 0);
+      if (isMinute(value) || value > 1e15)
+        return {
+          ok: false,
+          message: `"${clip(piece)}" in "${clip(text)}" is too ${value > 1 ? 'large' : 'small'} for a ${spec.label}`,
+        };
+      values.push(q(value, dimensions[dimension].base));
     }
     groups.push(values);
   }

@@ -1,5 +1,8 @@
 import { dimensions, q, type BaseUnit, type Dimension, type DimensionSpec, type Q, type Unit } from './units';
 
+/** Nought but for the last bits: no quantity or share of this trade is meant by it, and what is divided by it overflows. */
+export const isMinute = (value: number): boolean => value !== 0 && Math.abs(value) < 1e-9;
+
 /** A quantity as it was typed, with its value in the dimension's base unit. */
 export interface Quantity<D extends Dimension = Dimension> {
   readonly text: string;
@@ -55,6 +58,7 @@ export function readQuantity<D extends Dimension>(dimension: D, text: string): R
   if (!unit) return fail(wrongUnit(unitText, spec, want));
   const value = number.value * unit.factor + (unit.offset ?? 0);
   if (!Number.isFinite(value) || Math.abs(value) > 1e15) return fail(`"${clip(text)}" is too large for ${want}`);
+  if (unit.offset === undefined && isMinute(value)) return fail(`"${clip(text)}" is too small for ${want}`);
   return { ok: true, value: { text: text.trim(), value: q(value, dimensions[dimension].base) } };
 }
 

@@ -6,6 +6,7 @@ import { q, writeQuantity } from '../../quantity';
 import {
   catalogueSource,
   driveOverload,
+  matchDrive,
   type Needs,
   numberOf,
   percent,
@@ -78,17 +79,9 @@ export function tellDrive(walk: Walk, needs: Needs, subject: Subject): void {
   }
 }
 
-function chooseSize(
-  { practice, rules, w }: Walk,
-  needs: Needs,
-  required: number,
-  voltage: number,
-  power: number,
-): void {
+function chooseSize({ practice, w }: Walk, needs: Needs, required: number, voltage: number, power: number): void {
   const sizes = practice.driveSizes(voltage);
-  const byPower = sizes.value.find((s) => s.power >= power * 0.99);
-  const byCurrent = sizes.value.find((s) => s.current * needs.place.driveDerating >= required * 0.999);
-  const size = rules.driveMatch === 'power' ? byPower : byCurrent;
+  const { byPower, byCurrent, taken: size } = matchDrive(needs, voltage, required, power);
   if (byPower)
     w.stated('drive.powerMatch', 'W', q(byPower.power, 'W'), sizes.source, {
       symbol: 'P_d',

@@ -1,0 +1,33 @@
+import { driveCurrent, overloadCurrent, type DriveSize } from '../practice';
+import { q } from '../quantity';
+import { driveOverload } from './candidate';
+import type { Needs } from './walk';
+
+/** Continuous output current in A that a motor of this current (A) and rated torque (N·m) asks of a drive under these needs. */
+export function driveCurrentAsked(needs: Needs, current: number, ratedTorque: number): number {
+  const I_n = q(current, 'A');
+  const { peak, torque } = needs.load;
+  const I_o = overloadCurrent.of({ I_n, r: q(peak, '1'), T_m: q(torque, 'N.m'), T_r: q(ratedTorque, 'N.m') });
+  return driveCurrent.of({ I_n, I_o, k: q(driveOverload(needs), '1') });
+}
+
+/** The sizes of the practice's ladder that match by power and by current, and the one that the house rule takes. */
+export interface DriveMatch {
+  readonly byPower: DriveSize | undefined;
+  readonly byCurrent: DriveSize | undefined;
+  readonly taken: DriveSize | undefined;
+}
+
+/** Matches a drive to the current asked (A) and the motor's rating (W) at its voltage, after heat and height. */
+export function matchDrive(
+  { practice, rules, place }: Needs,
+  voltage: number,
+  asked: number,
+  power: number,
+): DriveMatch {
+  const sizes = practice.driveSizes(voltage).value;
+  // Ladders and plates are rounded: a thousandth of current and a hundredth of power are no difference.
+  const byPower = sizes.find((s) => s.power >= power * 0.99);
+  const byCurrent = sizes.find((s) => s.current * place.driveDerating >= asked * 0.999);
+  return { byPower, byCurrent, taken: rules.driveMatch === 'power' ? byPower : byCurrent };
+}

@@ -1,0 +1,98 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { readCase, solveWith, type CaseText, type Solved } from '@pilgrim/core';
+import { conveyor, figure } from './cases';
+import { likelyCase } from './randomCases';
+
+/** What is judged of the subject and what its stations narrate are one judgement. */
+function solvedCase(text: CaseText): Solved {
+  const reading = readCase(text);
+  if (!reading.ok) expect.fail(reading.errors.map((e) => `${e.path}: ${e.message}`).join('\n'));
+  return solveWith(reading.value, [], 5);
+}
+
+describe('judge equals tell', () => {
+  const cases = fc.sample(likelyCase, { seed: 4182, numRuns: 150 });
+  const chosen = cases.map(solvedCase).filter((s) => s.result.choice !== null && s.screening !== null);
+
+  it('over cases of which enough end in a choice', () => expect(chosen.length).toBeGreaterThan(40));
+
+  it('power left over that asked', () => {
+    for (const { result, screening } of chosen) {
+      const margin = result.candidates[0]?.verdicts.find((v) => v.requirement === 'power')?.margin;
+      if (margin === null || margin === undefined || !screening || result.choice?.method === 'drive') continue;
+      const { load, place } = screening.needs;
+      const rated = figure(result, 'choice.ratedPower') * place.motorDerating;
+      const asked = Math.max(figure(result, 'point.shaftPower'), load.power) * load.margin * load.thermal;
+      expect(margin).toBeCloseTo(rated / asked - 1, 3);
+    }
+  });
+  it('speed at which motor and load settle', () => {
+    for (const { result } of chosen) {
+      const text = result.candidates[0]?.verdicts.find((v) => v.requirement === 'speed')?.text ?? '';
+      const told = figure(result, 'point.motorSpeed');
+      const judged = Number(/([\d.]+) rpm/.exec(text)?.[1]);
+      expect(Math.abs(judged / told - 1), text).toBeLessThan(0.006);
+    }
+  });
+  it('dip at standstill', () => {
+    for (const { result, screening } of chosen) {
+      const verdict = result.candidates[0]?.verdicts.find((v) => v.requirement === 'supply');
+      const dip = result.figures[`start.${result.choice?.method}.standstillDip`]?.value;
+      if (!verdict || verdict.margin === null || dip === undefined || !screening) continue;
+      if (screening.needs.supply.impedance === undefined) continue;
+      expect(verdict.margin).toBeCloseTo(1 - dip / screening.needs.rules.maxDip, 3);
+    }
+  });
+  it('size of the drive, by either house rule', () => {
+    for (const { result } of chosen)
+      if (result.choice?.method === 'drive')
+        expect(result.choice.control.ratedCurrent).toBe(result.figures['drive.ratedCurrent']?.value ?? null);
+  });
+  it('lowest speed on the drive', () => {
+    for (const { result } of chosen) {
+      const text = result.candidates[0]?.verdicts.find((v) => v.requirement === 'turndown')?.text;
+      if (text === undefined) continue;
+      const judged = Number(/down to ([\d.]+) rpm/.exec(text)?.[1]);
+      expect(Math.abs(judged / figure(result, 'drive.minSpeed') - 1), text).toBeLessThan(0.006);
+    }
+  });
+  it('energy of the year and life-cycle cost', () => {
+    for (const { result, screening } of chosen) {
+      const energy = result.figures['cost.newEnergy']?.value;
+      const candidate = result.candidates[0];
+      if (energy === undefined || !candidate || !screening) continue;
+      const { energyPrice, discountRate: i, years: n } = screening.needs;
+      const annuity = i === 0 ? n : (1 - (1 + i) ** -n) / i;
+      // Life-cycle cost is told to the whole unit.
+      expect(
+        Math.abs(candidate.cost.lifeCycle - (candidate.cost.priceIndex + energy * energyPrice * annuity)),
+      ).toBeLessThanOrEqual(0.51);
+    }
+  });
+});
+
+describe('one drive for one motor', () => {
+  const fan = (driveMatch: 'current' | 'power', load: object = {}): CaseText => ({
+    ...conveyor,
+    rules: { driveMatch },
+    load: { machine: 'centrifugal-fan', demand: { kind: 'power', power: '21 hp', speed: '1760 rpm' }, ...load },
+    place: { ...conveyor.place, driveAmbient: '50 degC', altitude: '2000 m' },
+    speed: { need: 'variable', min: 0.5, max: 1, profile: [{ hours: 4000, flow: 0.8 }] },
+  });
+  it.each(['current', 'power'] as const)('Choice and Drive name the same size by %s', (rule) => {
+    const { result } = solvedCase(fan(rule));
+    expect(result.choice?.method).toBe('drive');
+    expect(result.choice?.control.ratedCurrent).toBe(figure(result, 'drive.ratedCurrent'));
+  });
+  it('the two rules differ where it is hot at the drive', () => {
+    const [current, power] = (['current', 'power'] as const).map((rule) => solvedCase(fan(rule)).result.choice?.control.ratedCurrent ?? 0); // prettier-ignore
+    expect(current).toBeGreaterThan(power ?? 0);
+  });
+  it('an overload the case asks for is in both, and takes a larger drive', () => {
+    const [plain, asked] = [fan('current'), fan('current', { overload: { ratio: 3 } })].map((c) => solvedCase({ ...c, method: 'drive' }).result); // prettier-ignore
+    for (const r of [plain, asked])
+      expect(r?.candidates[0]?.control.ratedCurrent).toBe(r?.figures['drive.ratedCurrent']?.value);
+    expect(figure(asked ?? expect.fail(), 'drive.requiredCurrent')).toBeGreaterThanOrEqual(figure(plain ?? expect.fail(), 'drive.requiredCurrent')); // prettier-ignore
+  });
+});
