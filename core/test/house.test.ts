@@ -1,0 +1,39 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { dirname, join, normalize } from 'node:path';
+import { expect, it } from 'vitest';
+import ts from 'typescript';
+
+const src = join(import.meta.dirname, '..', 'src');
+const files = readdirSync(src, { recursive: true, encoding: 'utf8' }).filter((f) => f.endsWith('.ts'));
+const known = new Set(files.map((f) => normalize(f)));
+
+/** Files of core that one imports, types among them. */
+const imports = new Map(
+  files.map((file) => {
+    const named = ts.preProcessFile(readFileSync(join(src, file), 'utf8'), true, true).importedFiles;
+    const targets = named.flatMap(({ fileName }) => {
+      if (!fileName.startsWith('.')) return [];
+      const base = normalize(join(dirname(file), fileName));
+      return [`${base}.ts`, join(base, 'index.ts')].filter((f) => known.has(f));
+    });
+    return [normalize(file), targets];
+  }),
+);
+
+/** The first circle met on the way from a file, as the list of its files; undefined where there is none. */
+function circleFrom(file: string, way: readonly string[], clear: Set<string>): readonly string[] | undefined {
+  if (way.includes(file)) return [...way.slice(way.indexOf(file)), file];
+  if (clear.has(file)) return undefined;
+  for (const next of imports.get(file) ?? []) {
+    const circle = circleFrom(next, [...way, file], clear);
+    if (circle) return circle;
+  }
+  clear.add(file);
+  return undefined;
+}
+
+it('no file of core imports itself by way of others', () => {
+  const clear = new Set<string>();
+  for (const file of known) expect(circleFrom(file, [], clear)?.join(' → ')).toBeUndefined();
+  expect(clear.size).toBe(known.size);
+});
