@@ -244,12 +244,14 @@ describe('whatever a case says of its start', () => {
   it('every figure is finite and every row has a sentence', () => {
     const share = fc.double({ min: 0.3, max: 0.95, noNaN: true });
     const seconds = fc.double({ min: 0.01, max: 400, noNaN: true }).map((x) => `${x} s`);
+    // Nought but for the last bits is refused where it is typed.
+    const plainly = (min: number, max: number) => fc.double({ min, max, noNaN: true }).map((x) => (x < 1e-9 ? 0 : x));
     const start = fc.record({
       starDelta: fc.record({ time: seconds, transition: fc.constantFrom('open' as const, 'closed' as const) }, { requiredKeys: [] }),
       autotransformer: fc.record({ tap: share, speed: share }, { requiredKeys: [] }),
       reactor: fc.record({ share, element: fc.constantFrom('reactor' as const, 'resistor' as const) }, { requiredKeys: [] }),
-      softStarter: fc.record({ limit: fc.double({ min: 1, max: 8, noNaN: true }), ramp: fc.constantFrom('voltage' as const, 'torque' as const, 'none' as const), from: fc.double({ min: 0, max: 1, noNaN: true }), time: seconds, kick: fc.constantFrom('0 s', '0.5 s') }, { requiredKeys: [] }),
-      drive: fc.record({ ramp: seconds, limit: fc.double({ min: 0.5, max: 3, noNaN: true }), control: fc.constantFrom('vector' as const, 'scalar' as const), boost: fc.double({ min: 0, max: 0.3, noNaN: true }) }, { requiredKeys: [] }),
+      softStarter: fc.record({ limit: fc.double({ min: 1, max: 8, noNaN: true }), ramp: fc.constantFrom('voltage' as const, 'torque' as const, 'none' as const), from: plainly(0, 1), time: seconds, kick: fc.constantFrom('0 s', '0.5 s') }, { requiredKeys: [] }),
+      drive: fc.record({ ramp: seconds, limit: fc.double({ min: 0.5, max: 3, noNaN: true }), control: fc.constantFrom('vector' as const, 'scalar' as const), boost: plainly(0, 0.3) }, { requiredKeys: [] }),
     }, { requiredKeys: [] }); // prettier-ignore
     const inertia = fc.constantFrom('0 kg·m²', '0.001 kg·m²', '5 kg·m²', '4000 kg·m²', '1e9 kg·m²');
     const machine = fc.constantFrom('crusher' as const, 'centrifugal-fan' as const, 'machine-tool' as const, 'hoist' as const); // prettier-ignore
