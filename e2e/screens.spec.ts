@@ -2,6 +2,9 @@ import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { awake, demoId } from './helpers';
 
+// Nothing fades: a colour read halfway between two themes is neither's.
+test.use({ contextOptions: { reducedMotion: 'reduce' } });
+
 const stations = ['plate', 'load', 'place', 'speed', 'choice', 'start', 'guard', 'drive', 'cost', 'sheet'];
 /** With a demo position's data: every rule, then colours in the other theme. */
 const full = [

@@ -8,6 +8,6 @@ export * from './catalogue';
 export * from './case';
 export * as nameplate from './nameplate';
 export { type Needs } from './needs';
-export { judge, requirements, type Judged, type Requirement } from './judge';
+export { judge, requirements, type Judged, type RequirementId } from './judge';
 export { enclosureTable, type Starting } from './stations';
 export * from './walk';

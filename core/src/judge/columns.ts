@@ -2,7 +2,7 @@ import { starterPriceIndex, type Motor } from '../catalogue';
 import type { Method } from '../contract';
 import { specialOfFrame, type SpecialPart } from '../nameplate';
 import type { Practice } from '../practice';
-import { code } from './asked';
+import { code } from './code';
 import { connectionFor, isShortShaft } from '../needs';
 
 /** What a practice and a motor's build say of every motor of a list whatever the needs; numbers only, NaN where there is none. */

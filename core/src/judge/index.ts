@@ -1,3 +1,4 @@
-export * from './asked';
-export * from './judge';
-export * from './explain';
+export { entryVerdict, outcomeOf, type Judged } from './asked';
+export { judge } from './judge';
+export { explain, explainMethods, motorView } from './explain';
+export { asked, requirements, unlimitedStart, type RequirementId } from './requirements';

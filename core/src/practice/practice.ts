@@ -85,6 +85,8 @@ export interface Words {
   readonly fullLoadCurrent: string;
   readonly fullLoadCurrentLong: string;
   readonly powerUnit: 'hp' | 'kW';
+  /** Whose law asks an efficiency of new motors. */
+  readonly market: string;
 }
 
 /** A class of efficiency and the nominal value it asks of one rating. */

@@ -14,7 +14,7 @@ import { softLimit, tap, torqueRatio } from '../physics';
 import { acceptDoubts, sorted } from './doubts';
 import { practiceById, rulesFor } from '../practice';
 import { subjectFromPlate, subjectOf, type Needs, type Subject, type Walk } from '../needs';
-import { entryVerdict, explain, explainMethods, judge, requirements, type Judged } from '../judge';
+import { asked, entryVerdict, explain, explainMethods, judge, requirements, type Judged } from '../judge';
 import {
   askSpeed,
   bestOfEach,
@@ -290,26 +290,8 @@ const specialSource = commonPractice(
 const anyFits = (judged: Judged): boolean =>
   [...judged.order].some((entry) => entryVerdict(judged, entry, 'interchange')?.outcome === 'pass');
 
-const requirementFields: Readonly<Record<string, readonly string[]>> = {
-  power: ['load.demand'],
-  voltage: ['supply.voltage'],
-  frequency: ['supply.frequency'],
-  speed: ['load.demand.speed', 'load.train.ratio'],
-  enclosure: ['place.water', 'place.dirt'],
-  'speed-control': ['speed.need', 'method'],
-  supply: ['supply.source'],
-  'starting-torque': ['load.breakaway'],
-  leads: ['method'],
-  'peak-torque': ['load.overload.ratio', 'load.cycle'],
-  'run-up': ['load.startRatio', 'load.shape'],
-  noise: ['place.noiseLimit'],
-  shaft: ['load.train.kind', 'load.train.sheave'],
-  interchange: ['plate.frame', 'waived'],
-  turndown: ['speed.min'],
-  winding: ['place.cable.length'],
-};
-
-const fieldsFor = (requirement: string | undefined): readonly string[] => requirementFields[requirement ?? ''] ?? [];
+const fieldsFor = (requirement: string | undefined): readonly string[] =>
+  asked.find((r) => r.id === requirement)?.fields ?? [];
 
 const lists = new Map<string, WeakMap<readonly Motor[], readonly Motor[]>>();
 const noShelf: readonly Motor[] = [];

@@ -35,7 +35,7 @@ const inertiaSource = remembered(
 export const iec: Practice = {
   id: 'iec',
   name: 'IEC',
-  words: { fullLoadCurrent: 'Iₙ', fullLoadCurrentLong: 'rated current', powerUnit: 'kW' },
+  words: { fullLoadCurrent: 'Iₙ', fullLoadCurrentLong: 'rated current', powerUnit: 'kW', market: 'the European Union' },
   frequency: q(50, 'Hz'),
   conductorBasis: 'plate',
   conductorFactor: {

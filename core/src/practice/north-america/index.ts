@@ -43,7 +43,12 @@ const inertiaSource = remembered(
 export const northAmerica: Practice = {
   id: 'north-america',
   name: 'North America',
-  words: { fullLoadCurrent: 'FLA', fullLoadCurrentLong: 'full-load amps', powerUnit: 'hp' },
+  words: {
+    fullLoadCurrent: 'FLA',
+    fullLoadCurrentLong: 'full-load amps',
+    powerUnit: 'hp',
+    market: 'the United States',
+  },
   frequency: q(60, 'Hz'),
   driveServiceFactor: 1.15,
   conductorBasis: 'table',

@@ -4,7 +4,7 @@ import type { Method } from '../../contract';
 import { simulate, type Run, type StartCase } from '../../physics';
 import { writeQuantity } from '../../quantity';
 import { methodNames } from '../../contract';
-import { lines } from '../../judge';
+import { unlimitedStart } from '../../judge';
 import { permittedTime } from './bench';
 import { planFor, type DriveAim, type Planned } from './plans';
 import { type Needs, percent, type Subject, type Walk } from '../../needs';
@@ -109,7 +109,7 @@ function problemsOf(
       `Heats the motor to ${percent(heat)} of what it bears from hot: no second start soon.`,
     );
   if (needs.supply.impedance === undefined) {
-    if (method !== 'drive' && bench.ratedTorque * bench.load.speed * (Math.PI / 30) > lines.unlimitedStart)
+    if (method !== 'drive' && bench.ratedTorque * bench.load.speed * (Math.PI / 30) > unlimitedStart)
       add('start.source-unknown', 'caution', 'The source is not described: the dip cannot be judged.');
   } else if (run.dip > rules.maxDip)
     add('start.supply-weak', 'fail', `Dips the bus by ${percent(run.dip, 1)}; ${percent(rules.maxDip)} is the house rule.`); // prettier-ignore

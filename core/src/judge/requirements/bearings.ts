@@ -1,0 +1,20 @@
+import { code } from '../code';
+import { requirement } from '../requirement';
+
+/** Belts above this power want a roller bearing at the drive end, W (common practice). */
+const rollerBearing = 45_000;
+
+export const bearings = requirement({
+  id: 'bearings',
+  of: 'motor',
+  figures: ['load.beltPull'],
+  judge({ needs, c }, e) {
+    if (!needs.load.belt) return code.none;
+    e.margin = 0;
+    return (c.power[e.i] ?? 0) > rollerBearing ? code.caution : code.pass;
+  },
+  sentence: ({ outcome }) =>
+    outcome === 'pass'
+      ? 'A ball bearing at the drive end carries the belt.'
+      : 'A belt at this size: order it with a roller bearing at the drive end.',
+});

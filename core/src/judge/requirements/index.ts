@@ -1,0 +1,55 @@
+import { bearings } from './bearings';
+import { construction } from './construction';
+import { efficiencyFloor } from './efficiencyFloor';
+import { enclosure } from './enclosure';
+import { frame } from './frame';
+import { frequency } from './frequency';
+import { insulation } from './insulation';
+import { interchange } from './interchange';
+import { leads } from './leads';
+import { lessons } from './lessons';
+import { noise } from './noise';
+import { peakTorque } from './peakTorque';
+import { power } from './power';
+import { runUp } from './runUp';
+import { serviceFactor } from './serviceFactor';
+import { shaft } from './shaft';
+import { speed } from './speed';
+import { speedControl } from './speedControl';
+import { startingTorque } from './startingTorque';
+import { supply } from './supply';
+import { turndown } from './turndown';
+import { voltage } from './voltage';
+import { winding } from './winding';
+
+export { unlimitedStart } from './supply';
+
+/** All that is asked of a motor with its starter, in the order it is told. */
+export const asked = [
+  power,
+  peakTorque,
+  voltage,
+  frequency,
+  speed,
+  enclosure,
+  construction,
+  frame,
+  interchange,
+  shaft,
+  bearings,
+  efficiencyFloor,
+  noise,
+  speedControl,
+  supply,
+  startingTorque,
+  runUp,
+  leads,
+  turndown,
+  winding,
+  insulation,
+  serviceFactor,
+  ...lessons,
+] as const;
+
+export type RequirementId = (typeof asked)[number]['id'];
+export const requirements: readonly RequirementId[] = asked.map((r) => r.id);

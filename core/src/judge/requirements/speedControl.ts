@@ -1,0 +1,21 @@
+import { methodNames } from '../../contract';
+import { code } from '../code';
+import { passIf, requirement } from '../requirement';
+
+export const speedControl = requirement({
+  id: 'speed-control',
+  of: 'method',
+  fields: ['speed.need', 'method'],
+  judge({ needs }, e) {
+    e.margin = 0;
+    if (needs.speed.variable) return passIf(e.drive);
+    return e.drive ? code.caution : code.none;
+  },
+  sentence({ outcome, method }) {
+    if (outcome === 'pass') return 'Speed follows the need.';
+    return outcome === 'fail'
+      ? `${methodNames[method]} cannot vary speed, and the machine needs it.`
+      : 'Speed is fixed: a drive used only for starting is usually money wasted. Right where the supply is weak or breakaway high.';
+  },
+  cure: () => 'fixed speed',
+});
