@@ -11,6 +11,7 @@ describe('names', () => {
       'start.softStarter.limit': 'start',
       'rules.ranking': 'choice',
       method: 'choice',
+      waived: 'choice',
       'money.energyPrice': 'cost',
       'history.failed': 'plate',
       'speed.profile[1].hours': 'speed',

@@ -14,7 +14,7 @@ import { columnOf, R, type Judged } from './asked';
 import { buildColumns, starterPrices, supplyColumns } from './columns';
 import { code } from './code';
 import type { Bench, Entry } from './requirement';
-import { asked, requirements } from './requirements';
+import { asked } from './requirements';
 
 /** Judges every motor with every method against the needs. Records nothing; closed forms and one bracketed root each. */
 export function judge(needs: Needs, motors: readonly Motor[], methods: readonly Method[]): Judged {
@@ -28,7 +28,9 @@ export function judge(needs: Needs, motors: readonly Motor[], methods: readonly 
   const rank = new Float64Array(entries);
   const bests = new Int32Array(motors.length);
   const prices = starterPrices(needs.practice, motors, methods);
-  const counted = requirements.map((r) => !needs.waived.has(r));
+  const judged = asked.flatMap((of, column) =>
+    of.applies(needs) ? [{ of, column, counts: !needs.waived.has(of.id) }] : [],
+  );
   const bench: Bench = {
     needs,
     motors,
@@ -42,6 +44,7 @@ export function judge(needs: Needs, motors: readonly Motor[], methods: readonly 
   };
   const year: Year = { ratios: yearRatios(needs), annuity: presentValue(needs.discountRate, needs.years) };
   const at = newEntry();
+  const shares = methods.map((method) => methodShares(method, needs.starter));
   const power = columnOf('power');
   for (let i = 0; i < motors.length; i++) {
     const direct = directSpeed(needs, columns, i);
@@ -49,16 +52,16 @@ export function judge(needs: Needs, motors: readonly Motor[], methods: readonly 
     for (let m = 0; m < M; m++) {
       const entry = i * M + m;
       const method = methods[m] ?? 'direct';
-      moveTo(at, bench, i, method, direct);
+      moveTo(at, bench, i, method, shares[m], direct);
       let bad: number = code.pass;
       let shortfall = 0;
-      for (let r = 0; r < R; r++) {
-        const outcome = asked[r]?.judge(bench, at) ?? code.none;
+      for (const { of, column, counts } of judged) {
+        const outcome = of.judge(bench, at);
         if (outcome === code.none) continue;
         const margin = bounded(at.margin);
-        outcomes[entry * R + r] = outcome;
-        margins[entry * R + r] = margin;
-        if (!counted[r]) continue;
+        outcomes[entry * R + column] = outcome;
+        margins[entry * R + column] = margin;
+        if (!counts) continue;
         if (outcome > bad) bad = outcome;
         if (outcome === code.fail) shortfall += 1 + Math.min(10, Math.max(0, -margin));
       }
@@ -100,7 +103,14 @@ const newEntry = (): Entry => ({
 });
 
 /** What several requirements read of one motor with one method: where it settles, its voltages, and its standstill by the laws that Start narrates. */
-function moveTo(e: Entry, { needs, c, supply, overload }: Bench, i: number, method: Method, direct: number): void {
+function moveTo(
+  e: Entry,
+  { needs, c, supply, overload }: Bench,
+  i: number,
+  method: Method,
+  shares: ReturnType<typeof methodShares>,
+  direct: number,
+): void {
   e.i = i;
   e.method = method;
   e.drive = method === 'drive';
@@ -112,7 +122,6 @@ function moveTo(e: Entry, { needs, c, supply, overload }: Bench, i: number, meth
   const z = e.own / (Math.sqrt(3) * locked);
   const lockedTorque = c.lockedRotorTorque[i] ?? 0;
   const rated = supply.current[i] ?? 0;
-  const shares = methodShares(method, needs.starter);
   const current = e.drive
     ? overload * rated
     : shares

@@ -59,6 +59,8 @@ export interface Requirement<I extends string = string> {
   /** Fields of the case that decide it, and figures it rests on. */
   readonly fields: readonly string[];
   readonly figures: readonly FigureId[];
+  /** Whether these needs ask it of any candidate at all; then it is judged for each. */
+  applies(needs: Needs): boolean;
   /** Outcome code, leaving the margin in the entry; runs over columns for every candidate, so it makes nothing. */
   judge(bench: Bench, entry: Entry): number;
   /** The reason in one sentence. */
@@ -69,9 +71,9 @@ export interface Requirement<I extends string = string> {
 
 /** States a requirement. */
 export function requirement<const I extends string>(
-  spec: Omit<Requirement<I>, 'told' | 'fields' | 'figures' | 'cure'> & Partial<Requirement<I>>,
+  spec: Omit<Requirement<I>, 'told' | 'fields' | 'figures' | 'applies' | 'cure'> & Partial<Requirement<I>>,
 ): Requirement<I> {
-  return { told: false, fields: [], figures: [], cure: () => 'what its verdict says', ...spec };
+  return { told: false, fields: [], figures: [], applies: () => true, cure: () => 'what its verdict says', ...spec };
 }
 
 /** Fails below nothing left, is a caution below what is wanted in reserve. */

@@ -246,7 +246,7 @@ function chooseAndTell(
         'choice.impossible',
         'caution',
         `The old motor has a ${special.map((p) => p.words).join(' and ')}, and the machine is built around it: no motor here has it, and no choice is better than one that cannot be fitted. Ask the original maker or a motor shop for one made so; or say why it need not count, and the choice goes on.`,
-        { fields: special.map((p) => `plate.${p.field}`), source: specialSource },
+        { fields: [...special.map((p) => `plate.${p.field}`), 'waived'], source: specialSource },
       );
     else
       w.finding(

@@ -10,7 +10,7 @@ export const stationIds = stations;
 export function stationOfField(path: string): StationId {
   const head = path.split(/[.[]/)[0] ?? '';
   if (head === 'supply') return 'start';
-  if (head === 'motor' || head === 'method' || head === 'rules') return 'choice';
+  if (head === 'motor' || head === 'method' || head === 'rules' || head === 'waived') return 'choice';
   if (head === 'money') return 'cost';
   if (head === 'history' || head === 'measured' || head === 'replacement' || head === 'accepted') return 'plate';
   return isStation(head) ? head : 'plate';

@@ -8,8 +8,8 @@ export const bearings = requirement({
   id: 'bearings',
   of: 'motor',
   figures: ['load.beltPull'],
-  judge({ needs, c }, e) {
-    if (!needs.load.belt) return code.none;
+  applies: ({ load }) => load.belt,
+  judge({ c }, e) {
     e.margin = 0;
     return (c.power[e.i] ?? 0) > rollerBearing ? code.caution : code.pass;
   },

@@ -5,8 +5,8 @@ import { passIf, requirement } from '../requirement';
 export const construction = requirement({
   id: 'construction',
   of: 'motor',
-  judge({ needs, build }, e) {
-    if (!needs.place.vibration) return code.none;
+  applies: ({ place }) => place.vibration,
+  judge({ build }, e) {
     e.margin = 0;
     return passIf(build.rugged[e.i] === 1, code.caution);
   },

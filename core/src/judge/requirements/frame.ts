@@ -4,10 +4,10 @@ import { passIf, requirement } from '../requirement';
 export const frame = requirement({
   id: 'frame',
   of: 'motor',
+  applies: ({ oldFrame }) => oldFrame !== undefined,
   judge({ frame: same }, e) {
-    if (!same) return code.none;
     e.margin = 0;
-    return passIf(same[e.i] === 1, code.caution);
+    return passIf(same?.[e.i] === 1, code.caution);
   },
   sentence: ({ outcome, motor, needs }) =>
     outcome === 'pass'

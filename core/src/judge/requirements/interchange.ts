@@ -1,6 +1,5 @@
 import { lacking } from '../../nameplate';
 import type { Needs } from '../../needs';
-import { code } from '../code';
 import { passIf, requirement } from '../requirement';
 
 /** The old motor's special shaft and face: a motor without them cannot stand in its place. */
@@ -8,11 +7,10 @@ export const interchange = requirement({
   id: 'interchange',
   of: 'motor',
   fields: ['plate.frame', 'waived'],
+  applies: ({ old }) => (old.special ?? []).length > 0,
   judge({ needs, build }, e) {
-    const special = needs.old.special;
-    if (!special || special.length === 0) return code.none;
     e.margin = 0;
-    return passIf(lacking(special, build.special[e.i] ?? []).length === 0);
+    return passIf(lacking(needs.old.special ?? [], build.special[e.i] ?? []).length === 0);
   },
   sentence: ({ outcome, motor, needs }) =>
     outcome === 'pass'

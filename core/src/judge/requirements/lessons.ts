@@ -20,9 +20,10 @@ export const lessons: readonly Requirement<LessonId>[] = lessonIds.map((id) =>
     of: byMethod.has(id) ? 'method' : 'motor',
     told: id === 'history-reserve',
     figures: id === 'history-reserve' ? ['plate.ratedPower', 'place.motorDerating'] : [],
+    applies: (needs) => needs.lessons.some((lesson) => lesson.requirement === id),
     judge({ needs, motors }, e) {
       const motor = motors[e.i];
-      if (!motor || !needs.lessons.some((lesson) => lesson.requirement === id)) return code.none;
+      if (!motor) return code.none;
       const { outcome, margin } = judgeLesson(needs, id, motor, e.method);
       e.margin = margin;
       return code[outcome];

@@ -1,4 +1,3 @@
-import { code } from '../code';
 import { passIf, requirement } from '../requirement';
 
 export const noise = requirement({
@@ -6,9 +5,9 @@ export const noise = requirement({
   of: 'motor',
   told: true,
   fields: ['place.noiseLimit'],
+  applies: ({ place }) => place.noiseLimit !== undefined,
   judge({ needs, build }, e) {
-    const limit = needs.place.noiseLimit;
-    if (limit === undefined) return code.none;
+    const limit = needs.place.noiseLimit ?? Infinity;
     e.margin = (limit - (build.sound[e.i] ?? 0)) / limit;
     return passIf(e.margin >= 0);
   },

@@ -1,6 +1,5 @@
 import { percent } from '../../needs';
 import { writeQuantity } from '../../quantity';
-import { code } from '../code';
 import { requirement, withReserve } from '../requirement';
 
 /** Breakdown torque over the highest torque below which a pass is only a caution (common practice). */
@@ -12,8 +11,8 @@ export const peakTorque = requirement({
   told: true,
   fields: ['load.overload.ratio', 'load.cycle'],
   figures: ['load.peakTorque'],
+  applies: ({ load }) => load.peak > 1,
   judge({ needs: { load }, c }, e) {
-    if (load.peak <= 1) return code.none;
     e.margin = ((c.breakdownTorque[e.i] ?? 0) * (e.line / e.own) ** 2) / (load.torque * load.peak) - 1;
     return withReserve(e.margin, reserve);
   },

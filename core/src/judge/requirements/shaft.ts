@@ -10,8 +10,8 @@ export const shaft = requirement({
   of: 'motor',
   fields: ['load.train.kind', 'load.train.sheave'],
   figures: ['load.beltPull'],
+  applies: ({ load }) => load.belt,
   judge({ needs: { load }, build }, e) {
-    if (!load.belt) return code.none;
     const least = build.leastSheave[e.i] ?? NaN;
     e.margin = Number.isNaN(least) || load.sheave === undefined ? 0 : load.sheave / least - 1;
     return build.shortShaft[e.i] ? code.fail : e.margin < rounding ? code.caution : code.pass;

@@ -9,8 +9,9 @@ export const turndown = requirement({
   told: true,
   fields: ['speed.min'],
   figures: ['load.motorSpeed'],
+  applies: ({ speed }) => speed.variable,
   judge({ needs, c, build, variableTorque }, e) {
-    if (!e.drive || !needs.speed.variable) return code.none;
+    if (!e.drive) return code.none;
     const ratio = (variableTorque ? build.turndownVariable[e.i] : build.turndownConstant[e.i]) ?? 1;
     e.margin = (needs.speed.min * needs.load.speed * ratio) / (c.speed[e.i] ?? 1) - 1;
     return passIf(!(e.margin < 0));

@@ -8,8 +8,8 @@ export const voltage = requirement({
   of: 'motor',
   told: true,
   fields: ['supply.voltage'],
-  judge({ needs, supply }, e) {
-    if (needs.supply.voltage === undefined) return code.none;
+  applies: ({ supply }) => supply.voltage !== undefined,
+  judge({ supply }, e) {
     e.margin = supply.fitMargin[e.i] ?? 0;
     return supply.fit[e.i] ?? code.none;
   },

@@ -1,0 +1,44 @@
+import { describe, expect, it } from 'vitest';
+import { readResult, type Result } from '@pilgrim/core';
+import { conveyor, solved } from './cases';
+
+const plain = (result: Result): Record<string, unknown> => JSON.parse(JSON.stringify(result));
+const without = (value: Record<string, unknown>, ...keys: string[]): Record<string, unknown> =>
+  Object.fromEntries(Object.entries(value).filter(([key]) => !keys.includes(key)));
+const rows = (value: unknown): Record<string, unknown>[] => JSON.parse(JSON.stringify(value));
+
+describe('results of this and of earlier cores', () => {
+  const now = plain(solved(conveyor));
+
+  it('one of this core is read back as it is', () => expect(readResult(now)).toEqual(now));
+  it('what an earlier core did not tell is empty', () => {
+    const early = {
+      ...without(now, 'facts', 'enclosures', 'history', 'replacement', 'start'),
+      findings: rows(now.findings).map((f) => without(f, 'doubt', 'suggestions', 'accepted')),
+      candidates: rows(now.candidates).map((c) => without(c, 'change')),
+      curves: without(rows([now.curves])[0] ?? {}, 'start'),
+    };
+    const read = readResult(early);
+    expect(read).toMatchObject({ facts: [], enclosures: [], history: null, replacement: null, start: null });
+    expect(read?.findings.every((f) => !f.doubt && f.suggestions.length === 0 && f.accepted === null)).toBe(true);
+    expect(read?.candidates.every((c) => c.change === null)).toBe(true);
+    expect(read?.curves.start).toBeNull();
+    expect(read?.figures).toEqual(now.figures);
+  });
+  it('and motors and verdicts that said less are filled in', () => {
+    const [first] = rows(now.candidates);
+    if (!first) expect.fail('no candidate');
+    const motor = without(rows([first.motor])[0] ?? {}, 'mass', 'sound', 'stock');
+    const verdicts = rows(first.verdicts).map((v) => without(v, 'waived'));
+    const read = readResult({ ...now, candidates: [{ ...first, motor, verdicts }] });
+    expect(read?.candidates[0]?.motor).toMatchObject({ mass: 0, sound: 0, stock: null });
+    expect(read?.candidates[0]?.verdicts.every((v) => v.waived === null)).toBe(true);
+  });
+  it.each([null, 7, 'text', [], {}, { format: 'pilgrim.result/1' }])('%j is no result', (value) =>
+    expect(readResult(value)).toBeUndefined(),
+  );
+  it('nor is one with a figure that is no number, or another format', () => {
+    expect(readResult({ ...now, format: 'pilgrim.result/2' })).toBeUndefined();
+    expect(readResult({ ...now, counts: { motors: 'many', pass: 0, caution: 0, fail: 0 } })).toBeUndefined();
+  });
+});
