@@ -1,27 +1,15 @@
-import { spawnSync } from 'node:child_process';
-import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
-import { describe, expect, it } from 'vitest';
-import { z } from 'zod';
-import { genericMotors, resultSchema, type CaseText } from '@pilgrim/core';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { genericMotors, type CaseText, type Result } from '@pilgrim/core';
 import { horsepower, solved } from './cases';
 import { misread, misreadCase } from './plates/misread';
 import { sound } from './plates/sound';
 
-const root = fileURLToPath(new URL('../../', import.meta.url));
-const answers = z.array(resultSchema);
-type Answer = z.infer<typeof resultSchema>;
-
-/** Solves all plates in one batch by the command, as a plant would script it. */
-function byCommand(cases: readonly CaseText[]): Answer[] {
-  const run = spawnSync(join(root, 'pilgrim'), ['solve', '-'], { input: JSON.stringify(cases), encoding: 'utf8', maxBuffer: 1e9 }); // prettier-ignore
-  expect(run.stderr.replace(/^npm.*$/gm, '').trim()).toBe('');
-  return answers.parse(JSON.parse(run.stdout));
-}
-
-const soundCases = sound.map((s): CaseText => ({ format: 'pilgrim.case/1', practice: s.practice, supply: s.supply, plate: s.plate })); // prettier-ignore
-const solvedSound = byCommand(soundCases);
-const solvedMisread = byCommand(misread.map(misreadCase));
+const soundCase = (s: (typeof sound)[number]): CaseText => ({
+  format: 'pilgrim.case/1',
+  practice: s.practice,
+  supply: s.supply,
+  plate: s.plate,
+});
 
 it('there are at least forty plates over both traditions, twelve of them misread', () => {
   expect(sound.length + misread.length).toBeGreaterThanOrEqual(40);
@@ -30,12 +18,16 @@ it('there are at least forty plates over both traditions, twelve of them misread
     expect(sound.filter((s) => s.practice === practice).length).toBeGreaterThanOrEqual(12);
 });
 
-describe.each(sound.map((s, i) => [s.name, s, solvedSound[i]] as const))('sound: %s', (_, given, r) => {
+describe.each(sound.map((s) => [s.name, s] as const))('sound: %s', (_, given) => {
+  let r: Result;
+  beforeEach(() => {
+    r = solved(soundCase(given));
+  });
   const { plate, reads } = given;
-  const value = (id: string): number => r?.figures[id]?.value ?? NaN;
+  const value = (id: string): number => r.figures[id]?.value ?? NaN;
   it('raises no doubt', () => {
-    expect(r?.findings.filter((f) => f.doubt).map((f) => f.text)).toEqual([]);
-    expect(r?.findings.filter((f) => f.level === 'stop').map((f) => f.text)).toEqual([]);
+    expect(r.findings.filter((f) => f.doubt).map((f) => f.text)).toEqual([]);
+    expect(r.findings.filter((f) => f.level === 'stop').map((f) => f.text)).toEqual([]);
   });
   it('connects its own pair', () => {
     // A range of usable voltages connects the one nearest the supply.
@@ -43,7 +35,7 @@ describe.each(sound.map((s, i) => [s.name, s, solvedSound[i]] as const))('sound:
     if (reads.amps !== undefined) expect(value('plate.connectedCurrent')).toBe(reads.amps);
   });
   it('has the poles, synchronous speed, slip and torque of first principles', () => {
-    const block = r?.figures['plate.ratedSpeed']?.source.title.includes('alternate') ? plate.alternate : plate;
+    const block = r.figures['plate.ratedSpeed']?.source.title.includes('alternate') ? plate.alternate : plate;
     const hertz = Number.parseFloat(block?.frequency ?? '');
     const rpm = Number.parseFloat(block?.speed ?? '');
     const power = Number.parseFloat((block?.power ?? '').replace('3/4', '0.75').replace('1 1/2', '1.5')) * (block?.power?.includes('hp') ? horsepower : 1000); // prettier-ignore
@@ -62,17 +54,17 @@ describe.each(sound.map((s, i) => [s.name, s, solvedSound[i]] as const))('sound:
     expect(value('plate.inputPower') * value('plate.efficiency')).toBeCloseTo(value('plate.ratedPower'), 4);
   });
   it('says how to connect it, and what its frame fixes', () => {
-    const facts = new Map((r?.facts ?? []).map((f) => [f.id, f]));
+    const facts = new Map(r.facts.map((f) => [f.id, f]));
     expect(facts.get('plate.connection')?.text).toMatch(/lid decides/);
     if (plate.frame) expect(value('plate.shaftHeight')).toBeGreaterThan(40);
-    for (const f of r?.facts ?? []) expect(f.source.title.length).toBeGreaterThan(3);
+    for (const f of r.facts) expect(f.source.title.length).toBeGreaterThan(3);
   });
 });
 
-describe.each(misread.map((m, i) => [m.name, m, solvedMisread[i]] as const))('misread: %s', (_, given, r) => {
-  const found = (r?.findings ?? []).filter((f) => f.id === given.finding);
-  it(`is found as ${given.finding}`, () => expect(found).not.toEqual([]));
-  it('is named: the right value is offered for the field', () => {
+describe.each(misread.map((m) => [m.name, m] as const))('misread: %s', (_, given) => {
+  it(`is found as ${given.finding}, and the right value is offered for the field`, () => {
+    const found = solved(misreadCase(given)).findings.filter((f) => f.id === given.finding);
+    expect(found).not.toEqual([]);
     const offered = found.flatMap((f) => f.suggestions).filter((s) => s.field === given.field);
     expect(offered.map((s) => s.value)).toContain(given.value);
     expect(found.map((f) => f.text).join(' ')).toContain('Misread?');

@@ -1,0 +1,28 @@
+import { fileURLToPath } from 'node:url';
+import { defineConfig } from 'vitest/config';
+import { BaseSequencer, type TestSpecification } from 'vitest/node';
+
+/** Files whose tests take seconds each: after all others, for a mutant is dropped at the first test that fails. */
+const slow = ['choice', 'runup', 'transient', 'fit', 'special', 'start.test'];
+
+class QuickFirst extends BaseSequencer {
+  override sort(files: TestSpecification[]): Promise<TestSpecification[]> {
+    const last = (f: TestSpecification): number => slow.findIndex((s) => f.moduleId.includes(s));
+    return Promise.resolve([...files].sort((a, b) => last(a) - last(b) || a.moduleId.localeCompare(b.moduleId)));
+  }
+}
+
+/**
+ * The tests of core as mutation testing runs them: on the sources beside this file, without what takes a bundle,
+ * and without random cases, so that a score says what the named tests see.
+ */
+export default defineConfig({
+  resolve: { alias: { '@pilgrim/core': fileURLToPath(new URL('../core/src/index.ts', import.meta.url)) } },
+  test: {
+    include: ['core/test/**/*.test.ts'],
+    exclude: ['command', 'fuzz', 'house', 'properties'].map((name) => `core/test/${name}.test.ts`),
+    isolate: false,
+    sequence: { sequencer: QuickFirst },
+    testTimeout: 60_000,
+  },
+});
