@@ -2,7 +2,7 @@ import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { parse } from 'mathjs';
 import temml from 'temml';
-import { cite, isLaw, physics, practice, unitLabel, type Law, type UnitId } from '@pilgrim/core';
+import { cite, lawsIn, physics, practice, rangeText, unitLabel, type Law, type UnitId } from '@pilgrim/core';
 
 /** Writes docs/laws.md and the typeset formulas that the interface shows, both from the laws themselves. */
 const [, , documentPath, formulasPath] = process.argv;
@@ -10,23 +10,9 @@ const [, , documentPath, formulasPath] = process.argv;
 const greek = new Set(['eta', 'rho', 'theta', 'pi']);
 
 const groups: readonly (readonly [string, readonly Law[]])[] = [
-  ['Physics', lawsOf(physics)],
-  ['Practice', lawsOf(practice)],
+  ['Physics', lawsIn(physics)],
+  ['Practice', lawsIn(practice)],
 ];
-
-function lawsOf(module: object): Law[] {
-  // Laws over a profile or a load shape are made for a case; an empty one shows their papers.
-  return Object.values(module).flatMap((x: unknown) => {
-    if (isLaw(x)) return [x];
-    if (typeof x !== 'function' || x.length !== 1) return [];
-    try {
-      const made: unknown = x([]);
-      return isLaw(made) ? [made] : [];
-    } catch {
-      return [];
-    }
-  });
-}
 
 if (documentPath) writeFileSync(documentPath, document());
 if (formulasPath) {
@@ -44,7 +30,8 @@ function document(): string {
     '# Laws',
     '',
     'Made by `npm run laws` from the code; do not edit. A formula is evaluated against its code on random inputs in the tests.',
-    '"In words" marks a numerical method.',
+    '"In words" marks a numerical method. Every example is run by the tests; a value outside what a law holds for is noted in the result.',
+    'Laws that read off a simulated run carry no example: the run itself is tested against closed forms and another integrator.',
   ];
   for (const [title, laws] of groups) {
     lines.push('', `## ${title}`);
@@ -53,6 +40,15 @@ function document(): string {
       const takes = Object.entries(law.takes).map(([name, unit]) => `${name} in ${label(unit)}`);
       lines.push(`- takes: ${takes.join(', ') || 'the rows of the case'}`);
       lines.push(`- gives: ${law.symbol} in ${label(law.unit)}`);
+      const ranges = Object.entries(law.range).filter(([, range]) => range[0] !== -Infinity || range[1] !== Infinity);
+      if (ranges.length > 0)
+        lines.push(`- holds for: ${ranges.map(([name, range]) => `${name} ${rangeText(range)}`).join(', ')}`);
+      if (law.example) {
+        const { of, gives, from, made } = law.example;
+        const inputs = Object.entries(of).map(([name, value]) => `${name} = ${value}`);
+        const what = [...(made ? [made.for] : []), ...inputs].join(', ');
+        lines.push(`- example: ${what} gives ${gives} (${from})`);
+      }
       if (law.estimate)
         lines.push(
           `- estimate: ${law.estimate.basis}; between ${law.estimate.band[0]} and ${law.estimate.band[1]} of the value`,

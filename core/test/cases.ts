@@ -1,11 +1,13 @@
 import { expect } from 'vitest';
 import { readCase, solve, type CaseText, type Result } from '@pilgrim/core';
 
-/** Solves a case as a file would hold it; fails the test where the case is not valid. */
+/** Solves a case as a file would hold it; fails the test where the case is not valid, or a figure was never asked for. */
 export function solved(text: CaseText): Result {
   const reading = readCase(text);
   if (!reading.ok) expect.fail(reading.errors.map((e) => `${e.path}: ${e.message}`).join('\n'));
-  return solve(reading.value);
+  const result = solve(reading.value);
+  expect(result.findings.filter((f) => f.id === 'case.gap').map((f) => f.text)).toEqual([]);
+  return result;
 }
 
 /** Value of a figure that must be there. */

@@ -109,8 +109,9 @@ describe('harsher needs never admit what milder ones rejected', () => {
   });
   it('the choice is never smaller for more load, heat or height, nor in a lighter enclosure for more dirt or water', () => {
     const weight = ['open', 'enclosed', 'severe-duty', 'washdown'];
+    // The method stands, so that motors are compared and not a starter with a drive.
     const of = (text: CaseText) => {
-      const choice = solved(text).choice;
+      const choice = solved({ ...text, method: 'direct' }).choice;
       const motor = genericMotors().find((m) => m.id === choice?.motor.id);
       return motor
         ? { power: motor.power, enclosure: weight.indexOf(motor.enclosure) }

@@ -1,8 +1,8 @@
 import { readDraft, resultSchema, solve } from '@pilgrim/core';
 
 /**
- * What is wrong with core's answer to anything at all: a throw, a number that is none, a result that its schema refuses. Of a case that
- * is not valid, the part that can be read is solved, as a screen does.
+ * What is wrong with core's answer to anything at all: a throw, a number that is none, a figure never asked for, a
+ * result that its schema refuses. Of a case that is not valid, the part that can be read is solved, as a screen does.
  */
 export function fuzzed(text: unknown): string[] {
   try {
@@ -10,6 +10,7 @@ export function fuzzed(text: unknown): string[] {
     if (!draft.value) return draft.errors.length > 0 ? [] : ['neither a case nor an error'];
     const result = solve(draft.value);
     const odd = oddNumbers(result, 'result');
+    odd.push(...result.findings.filter((f) => f.id === 'case.gap').map((f) => f.text));
     const refused = resultSchema.safeParse(JSON.parse(JSON.stringify(result))).error?.issues ?? [];
     return [...odd, ...refused.map((i) => `${i.path.join('.')}: ${i.message}`)].slice(0, 5);
   } catch (error) {

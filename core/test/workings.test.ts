@@ -1,5 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import {
+  any,
   assumed,
   byRule,
   cite,
@@ -7,6 +8,7 @@ import {
   field,
   isFigureId,
   law,
+  positive,
   prescribed,
   q,
   remembered,
@@ -21,6 +23,7 @@ const product = law({
   takes: { F: 'N', r: 'm' },
   formula: 'F * r',
   source,
+  range: { F: any, r: [0, 10] },
   of: ({ F, r }) => F * r,
 });
 const through = law({
@@ -30,6 +33,7 @@ const through = law({
   takes: { T: 'N.m', i: '1' },
   formula: 'T / i',
   source,
+  range: { T: any, i: positive },
   estimate: { basis: 'a test', band: [0.9, 1.2] },
   of: ({ T, i }) => T / i,
 });
@@ -71,11 +75,35 @@ describe('workings', () => {
     expect(w.wanted('load')).toEqual(['load.demand.force']);
     expect(w.wanted('plate')).toEqual([]);
   });
-  it('a figure built on one that is not there is not there either', () => {
-    expect(
-      w.figure('load.motorTorque', through, { T: 'load.torque', i: field('load.train.ratio', q(2, '1')) }),
-    ).toBeUndefined();
+  it('a figure built on one that was never asked for is a gap with both names', () => {
+    const i = field('load.train.ratio', q(2, '1'));
+    expect(w.figure('load.motorTorque', through, { T: 'load.torque', i })).toBeUndefined();
     expect(w.wanted('load')).toEqual([]);
+    expect(w.findings.map((f) => [f.id, f.level, f.text])).toEqual([
+      ['case.gap', 'note', 'Torque at the motor is not computed: nothing gives torque at the machine.'],
+    ]);
+  });
+  it('one that was asked for, or told to be missing, makes no gap', () => {
+    const i = field('load.train.ratio', q(2, '1'));
+    w.figure('load.torque', product, { F: field<'N'>('load.demand.force', undefined), r: field('r', q(1, 'm')) });
+    w.without('plate.ratedTorque');
+    expect(w.figure('load.motorTorque', through, { T: 'load.torque', i })).toBeUndefined();
+    expect(w.figure('load.motorTorque', through, { T: 'plate.ratedTorque', i })).toBeUndefined();
+    expect(w.findings).toEqual([]);
+  });
+  it('an input beyond what the law holds for makes the figure, and a note once', () => {
+    const F = field('load.demand.force', q(1, 'N'));
+    w.figure('load.torque', product, { F, r: field('load.demand.radius', q(10, 'm')) });
+    expect(w.findings).toEqual([]);
+    w.figure('load.torque', product, { F, r: field('load.demand.radius', q(10.1, 'm')) });
+    w.figure('load.motorTorque', product, { F, r: field('load.demand.radius', q(10.1, 'm')) });
+    expect(w.value('load.torque')).toBe(10.1);
+    expect(w.findings.map((f) => [f.id, f.level, f.fields])).toEqual([
+      ['case.beyond-law', 'note', ['load.demand.radius']],
+    ]);
+    expect(w.findings[0]?.text).toBe(
+      'Torque from a force and an arm holds for r 0 mm (0 in) to 10.0 m (32.8 ft); here it is 10.1 m (33.1 ft).',
+    );
   });
   it('what is assumed follows into everything built on it, once', () => {
     w.figure('load.torque', product, {

@@ -4,6 +4,8 @@ export type Level = (typeof levels)[number];
 /** Every finding with the levels it is raised at. Scripts rely on the ids: add, never rename. */
 export const findingLevels = {
   'case.impossible': ['caution'],
+  'case.gap': ['note'],
+  'case.beyond-law': ['note'],
   'plate.unreadable': ['caution'],
   'plate.single-phase': ['stop'],
   'plate.not-cage': ['stop'],

@@ -1,2 +1,3 @@
 export * from './law';
 export * from './workings';
+export * from './range';

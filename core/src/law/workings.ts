@@ -1,4 +1,5 @@
 import {
+  figureName,
   type Assumed,
   type Fact,
   type Figure,
@@ -14,7 +15,8 @@ import {
   type UnitOf,
 } from '../contract';
 import { clip, q, writeQuantity, type Q, type UnitId } from '../quantity';
-import type { Law, Takes } from './law';
+import { outside, type Arguments, type Law, type Takes } from './law';
+import { rangeText } from './range';
 
 /** A number handed to a law that is not itself a figure. */
 export interface Given<U extends UnitId> {
@@ -71,6 +73,8 @@ export class Workings {
   readonly facts: Fact[] = [];
   readonly #missing = new Map<StationName, Set<string>>();
   #station: StationName = 'plate';
+  /** Figures that were computed, given, or found to be missing for a reason that was told. */
+  readonly #tried = new Set<FigureId>();
 
   /** From here on, what is written belongs to this station. */
   enter(station: StationName): void {
@@ -87,6 +91,7 @@ export class Workings {
     inputs: { readonly [K in keyof A]: Input<A[K]> },
     options: FigureOptions = {},
   ): Q<UnitOf<I>> | undefined {
+    this.#tried.add(id);
     const shown: Record<string, string | number> = {};
     const origins: Record<string, Origin> = {};
     const taken: Assumed[] = [...(options.assumed ?? [])];
@@ -101,6 +106,7 @@ export class Workings {
         const figure = this.figures.get(input);
         if (!figure) {
           complete = false;
+          if (!this.#tried.has(input)) this.#gap(id, input);
           continue;
         }
         values[name] = q<A[typeof name]>(figure.value);
@@ -126,6 +132,7 @@ export class Workings {
       this.finding('case.impossible', 'caution', `${by.name} has no finite answer for these values.`, { fields });
       return undefined;
     }
+    this.noteOutside(by, values, inputs);
     this.figures.set(id, {
       value,
       unit: by.unit,
@@ -143,6 +150,35 @@ export class Workings {
     return q<UnitOf<I>>(value, by.unit);
   }
 
+  /** A figure that was never asked for is missed: a mistake of ours, named instead of passed over. */
+  #gap(id: FigureId, needs: FigureId): void {
+    const text = `${figureName(id)} is not computed: nothing gives ${lower(figureName(needs))}.`;
+    this.finding('case.gap', 'note', text);
+  }
+
+  /** Says where a law is used beyond the values for which it holds, in a figure or for a row; once for each law and value. */
+  noteOutside<A extends Takes>(
+    by: Law<A>,
+    values: Arguments<A>,
+    inputs: { readonly [K in keyof A]: Input<A[K]> },
+  ): void {
+    for (const name of outside(by, values)) {
+      const unit = by.takes[name];
+      if (unit === undefined) continue;
+      const input: Input<A[typeof name]> = inputs[name];
+      const write = (value: number): string => writeQuantity(value, unit);
+      const text = `${by.name} holds for ${name} ${rangeText(by.range[name], write)}; here it is ${write(values[name])}.`;
+      if (this.findings.some((f) => f.text === text)) continue;
+      const fields = !isId(input) && input.field ? [input.field] : [];
+      this.finding('case.beyond-law', 'note', text, { fields, figures: isId(input) ? [input] : [], source: by.source });
+    }
+  }
+
+  /** Says that these figures cannot be had, where a finding has told why: laws that need them then make none. */
+  without(...ids: readonly FigureId[]): void {
+    for (const id of ids) this.#tried.add(id);
+  }
+
   /** Records a figure that was stamped on the plate or typed by the engineer. */
   given<I extends FigureId>(
     id: I,
@@ -150,6 +186,7 @@ export class Workings {
     path: string,
     value: Q<UnitOf<I>> | undefined,
   ): Q<UnitOf<I>> | undefined {
+    this.#tried.add(id);
     if (value === undefined) {
       this.want(path);
       return undefined;
@@ -167,6 +204,7 @@ export class Workings {
     from: { readonly field?: string; readonly assumed?: string; readonly symbol?: string; readonly text?: string } = {},
   ): void {
     const text = from.text ?? writeQuantity(value, unit);
+    this.#tried.add(id);
     this.figures.set(id, {
       value,
       unit,
@@ -250,6 +288,8 @@ function isComplete<A extends Takes>(
 ): values is { [K in keyof A]: Q<A[K]> } {
   return names.every((n) => values[n] !== undefined);
 }
+
+const lower = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
 
 function originOf(input: Given<UnitId>, unit: UnitId): Origin {
   const text = input.text ? clip(input.text) : writeQuantity(input.value ?? 0, unit);

@@ -1,5 +1,5 @@
 import { definition } from '../contract';
-import { law } from '../law';
+import { law, notNegative, positive, share } from '../law';
 
 /** Laws that multiply a current by what a practice prescribes. The factor's own source stands beside it in the working. */
 const prescription = definition('Prescription', 'current × the factor the practice prescribes');
@@ -11,6 +11,8 @@ export const conductorCurrent = law({
   takes: { k: '1', I: 'A' },
   formula: 'k * I',
   source: prescription,
+  range: { k: [1, 2], I: notNegative },
+  example: { of: { k: 1.25, I: 28 }, gives: 35, from: 'by hand' },
   of: ({ k, I }) => k * I,
 });
 
@@ -21,6 +23,8 @@ export const overloadDial = law({
   takes: { c: '1', I_n: 'A' },
   formula: 'c * I_n',
   source: definition('Overload relay', 'set to the current of the conductor it sits in; 1/√3 inside a delta'),
+  range: { c: [0.5, 1], I_n: notNegative },
+  example: { of: { c: 0.57735, I_n: 50 }, gives: 28.867, from: 'by hand' },
   of: ({ c, I_n }) => c * I_n,
 });
 
@@ -31,6 +35,8 @@ export const overloadTrip = law({
   takes: { k: '1', I: 'A' },
   formula: 'k * I',
   source: prescription,
+  range: { k: [1, 2], I: notNegative },
+  example: { of: { k: 1.25, I: 12.4 }, gives: 15.5, from: 'by hand' },
   of: ({ k, I }) => k * I,
 });
 
@@ -42,6 +48,8 @@ export const driveCurrent = law({
   takes: { I_n: 'A', I_o: 'A', k: '1' },
   formula: 'max(I_n, I_o / k)',
   source: definition('Match by amperes', 'output current at least the plate current, and overload covered'),
+  range: { I_n: notNegative, I_o: notNegative, k: [1, 3] },
+  example: { of: { I_n: 40, I_o: 72, k: 1.5 }, gives: 48, from: 'by hand' },
   of: ({ I_n, I_o, k }) => Math.max(I_n, I_o / k),
 });
 
@@ -54,6 +62,8 @@ export const overloadCurrent = law({
   formula: 'I_n * r * T_m / T_r',
   source: definition('Induction machine', 'near and above full load current goes with torque'),
   estimate: { basis: 'current in proportion to torque', band: [0.95, 1.1] },
+  range: { I_n: notNegative, r: [0, 20], T_m: notNegative, T_r: positive },
+  example: { of: { I_n: 40, r: 1.6, T_m: 80, T_r: 100 }, gives: 51.2, from: 'by hand' },
   of: ({ I_n, r, T_m, T_r }) => (I_n * r * T_m) / T_r,
 });
 
@@ -64,6 +74,8 @@ export const deratedCurrent = law({
   takes: { I_d: 'A', d_d: '1' },
   formula: 'I_d * d_d',
   source: definition('Derating', 'rated current × derating'),
+  range: { I_d: notNegative, d_d: share },
+  example: { of: { I_d: 52, d_d: 0.9 }, gives: 46.8, from: 'by hand' },
   of: ({ I_d, d_d }) => I_d * d_d,
 });
 
@@ -74,5 +86,7 @@ export const turndownSpeed = law({
   takes: { n_r: 'rpm', k: '1' },
   formula: 'n_r / k',
   source: definition('Turndown', 'rated speed ÷ the ratio for this kind of load'),
+  range: { n_r: notNegative, k: [1, 10000] },
+  example: { of: { n_r: 1750, k: 10 }, gives: 175, from: 'by hand' },
   of: ({ n_r, k }) => n_r / k,
 });

@@ -1,5 +1,5 @@
 import { commonPractice, definition, model, remembered } from '../../contract';
-import { law } from '../../law';
+import { law, share } from '../../law';
 import { q as quantity } from '../../quantity';
 import { torqueRatio, type LoadShape } from '../mechanics/shape';
 
@@ -18,6 +18,8 @@ export const outletDamper = law({
   takes: { q: '1' },
   formula: '0.37073425 + 0.97250253 * q - 0.34240761 * q^2',
   source: fanCurves,
+  range: { q: [0.2, 1] },
+  example: { of: { q: 0.5 }, gives: 0.77138, from: 'by hand' },
   of: ({ q }) => 0.37073425 + 0.97250253 * q - 0.34240761 * q * q,
 });
 
@@ -29,6 +31,8 @@ export const inletVane = law({
   takes: { q: '1' },
   formula: '0.35071223 + 0.30850535 * q - 0.54137364 * q^2 + 0.87198823 * q^3',
   source: fanCurves,
+  range: { q: [0.2, 1] },
+  example: { of: { q: 0.5 }, gives: 0.47862, from: 'by hand' },
   of: ({ q }) => 0.35071223 + 0.30850535 * q - 0.54137364 * q * q + 0.87198823 * q ** 3,
 });
 
@@ -40,6 +44,8 @@ export const variableSpeedFan = law({
   takes: { q: '1' },
   formula: '0.0015302446 + 0.0052080574 * q + 1.1086242 * q^2 - 0.11635563 * q^3',
   source: fanCurves,
+  range: { q: [0.2, 1] },
+  example: { of: { q: 0.5 }, gives: 0.26675, from: 'by hand' },
   of: ({ q }) => 0.0015302446 + 0.0052080574 * q + 1.1086242 * q * q - 0.11635563 * q ** 3,
 });
 
@@ -55,6 +61,8 @@ export const throttledPump = law({
   formula: '(1.25 - 0.25 * q^2) / (2 - q)',
   source: model('Typical centrifugal pump curve', 'head 1.25 − 0.25 q², efficiency q (2 − q)'),
   estimate: { basis: 'typical curve, not this pump', band: [0.9, 1.1] },
+  range: { q: [0, 1.2] },
+  example: { of: { q: 0.5 }, gives: 0.79167, from: 'by hand' },
   of: ({ q }) => (1.25 - 0.25 * q * q) / (2 - q),
 });
 
@@ -66,6 +74,8 @@ export const affinity = law({
   takes: { q: '1', s: '1' },
   formula: 'q * (s + (1 - s) * q^2)',
   source: definition('Affinity laws', 'with a static share s of the head; machine efficiency unchanged'),
+  range: { q: [0, 1.5], s: share },
+  example: { of: { q: 0.8, s: 0.25 }, gives: 0.584, from: 'by hand' },
   of: ({ q, s }) => q * (s + (1 - s) * q * q),
 });
 
@@ -102,6 +112,8 @@ export const driveEfficiency = law({
   formula: 'x / (x + 0.01 + 0.02 * x)',
   source: commonPractice('A drive loses some 3 % at full load and a larger share at part load'),
   estimate: { basis: 'common practice', band: [0.98, 1.01] },
+  range: { x: [0.05, 1.2] },
+  example: { of: { x: 0.5 }, gives: 0.96154, from: 'by hand' },
   of: ({ x }) => driveShare(x),
 });
 

@@ -20,6 +20,8 @@ export const windingTemperature = law({
     '40 % of losses constant, 60 % with the square of load; 10 K hot-spot allowance',
   ),
   estimate: { basis: 'usual rise of the class the motor is used to', band: [0.9, 1.1] },
+  range: { theta: [-40, 80], dT: [0, 150], x: [0, 1.5] },
+  example: { of: { theta: 40, dT: 80, x: 1 }, gives: 130, from: 'by hand; class B full: 130 °C' },
   of: ({ theta, dT, x }) => theta + dT * (0.4 + 0.6 * x * x) + 10,
 });
 
@@ -32,5 +34,11 @@ export const insulationLife = law({
   formula: '20000 * 2^(max(-20, min(5.4, (theta_lim - theta_w) / 10)))',
   source: commonPractice('Each 10 °C over the class halves the life of 20,000 hours, each 10 °C under doubles it'),
   estimate: { basis: 'ten-degree rule', band: [0.5, 2] },
+  range: { theta_lim: [90, 250], theta_w: [-40, 350] },
+  example: {
+    of: { theta_lim: 155, theta_w: 145 },
+    gives: 40000,
+    from: 'by hand: ten degrees cooler, twice the 20 000 h',
+  },
   of: ({ theta_lim, theta_w }) => 20000 * 2 ** Math.max(-20, Math.min(5.4, (theta_lim - theta_w) / 10)),
 });

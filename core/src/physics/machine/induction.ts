@@ -1,5 +1,5 @@
 import { definition, model } from '../../contract';
-import { law } from '../../law';
+import { any, law, notNegative, positive, share, type Law } from '../../law';
 import { torqueRatio, type LoadShape } from '../mechanics/shape';
 
 const machine = definition('Three-phase induction machine', 'synchronous speed, slip, power balance');
@@ -12,6 +12,8 @@ export const polesFromSpeed = law({
   takes: { f: 'Hz', n: 'rpm' },
   formula: '2 * round(60 * f / n)',
   source: machine,
+  range: { f: [5, 500], n: positive },
+  example: { of: { f: 60, n: 1760 }, gives: 4, from: 'by hand' },
   of: ({ f, n }) => 2 * Math.round((60 * f) / n),
 });
 
@@ -22,6 +24,8 @@ export const synchronousSpeed = law({
   takes: { f: 'Hz', p: '1' },
   formula: '120 * f / p',
   source: machine,
+  range: { f: [5, 500], p: [2, 60] },
+  example: { of: { f: 50, p: 6 }, gives: 1000, from: 'by hand' },
   of: ({ f, p }) => (120 * f) / p,
 });
 
@@ -32,6 +36,8 @@ export const slip = law({
   takes: { n_s: 'rpm', n: 'rpm' },
   formula: '(n_s - n) / n_s',
   source: machine,
+  range: { n_s: positive, n: any },
+  example: { of: { n_s: 1800, n: 1760 }, gives: 0.022222, from: 'by hand' },
   of: ({ n_s, n }) => (n_s - n) / n_s,
 });
 
@@ -42,6 +48,8 @@ export const inputFromEfficiency = law({
   takes: { P: 'W', eta: '1' },
   formula: 'P / eta',
   source: machine,
+  range: { P: any, eta: [0.05, 1] },
+  example: { of: { P: 15000, eta: 0.924 }, gives: 16234, from: 'by hand' },
   of: ({ P, eta }) => P / eta,
 });
 
@@ -52,6 +60,12 @@ export const inputFromCurrent = law({
   takes: { U: 'V', I: 'A', pf: '1' },
   formula: 'sqrt(3) * U * I * pf',
   source: machine,
+  range: { U: notNegative, I: notNegative, pf: share },
+  example: {
+    of: { U: 460, I: 18.88, pf: 0.833 },
+    gives: 12530,
+    from: 'by hand; a widely used textbook example prints 12.53 kW (from memory)',
+  },
   of: ({ U, I, pf }) => Math.sqrt(3) * U * I * pf,
 });
 
@@ -62,6 +76,8 @@ export const powerFactorFromPlate = law({
   takes: { P: 'W', eta: '1', U: 'V', I: 'A' },
   formula: 'P / (eta * sqrt(3) * U * I)',
   source: machine,
+  range: { P: notNegative, eta: [0.05, 1], U: positive, I: positive },
+  example: { of: { P: 7457, eta: 0.917, U: 460, I: 12.5 }, gives: 0.81652, from: 'by hand' },
   of: ({ P, eta, U, I }) => P / (eta * Math.sqrt(3) * U * I),
 });
 
@@ -72,6 +88,8 @@ export const efficiencyFromPlate = law({
   takes: { P: 'W', U: 'V', I: 'A', pf: '1' },
   formula: 'P / (sqrt(3) * U * I * pf)',
   source: machine,
+  range: { P: notNegative, U: positive, I: positive, pf: [0.05, 1] },
+  example: { of: { P: 7457, U: 460, I: 12.5, pf: 0.82 }, gives: 0.91311, from: 'by hand' },
   of: ({ P, U, I, pf }) => P / (Math.sqrt(3) * U * I * pf),
 });
 
@@ -83,6 +101,8 @@ export const lockedRotorFromCode = law({
   takes: { k: 'kVA/hp', P: 'W', U: 'V' },
   formula: '1000 * k * (P / 745.6998715822702) / (sqrt(3) * U)',
   source: definition('Code letter', 'kVA per horsepower at locked rotor ÷ (√3 × plate voltage)'),
+  range: { k: [0, 40], P: notNegative, U: positive },
+  example: { of: { k: 6.3, P: 7457, U: 460 }, gives: 79.072, from: 'by hand' },
   of: ({ k, P, U }) => (1000 * k * (P / 745.6998715822702)) / (Math.sqrt(3) * U),
 });
 
@@ -100,6 +120,8 @@ export const partLoadEfficiency = law({
   formula: 'x / (x + (1 / eta - 1) * (0.4 + 0.6 * x^2))',
   source: lossSplit,
   estimate: { basis: 'typical split of losses', band: [0.98, 1.01] },
+  range: { x: [0.05, 1.5], eta: [0.05, 1] },
+  example: { of: { x: 0.5, eta: 0.9 }, gives: 0.89109, from: 'by hand' },
   of: ({ x, eta }) => partLoad(x, eta),
 });
 
@@ -113,6 +135,8 @@ export const loading = law({
   takes: { P: 'W', P_r: 'W', d: '1' },
   formula: 'P / (P_r * d)',
   source: definition('Loading', 'shaft power at the operating point ÷ (rated power × derating)'),
+  range: { P: any, P_r: positive, d: [0.01, 1] },
+  example: { of: { P: 6000, P_r: 7500, d: 0.8 }, gives: 1, from: 'by hand' },
   of: ({ P, P_r, d }) => P / (P_r * d),
 });
 
@@ -121,7 +145,8 @@ export const loading = law({
  * The motor's torque falls on a straight line from rated torque at rated speed to zero at synchronous speed; the root of
  * T_motor(n) − T_load(n) is bracketed between half and full synchronous speed and bisected to below 0.001 r/min.
  */
-export const operatingSpeed = (shape: LoadShape) =>
+type Meeting = Readonly<{ n_s: 'rpm'; n_r: 'rpm'; T_r: 'N.m'; n: 'rpm'; T: 'N.m' }>;
+export const operatingSpeed = (shape: LoadShape): Law<Meeting, 'rpm'> =>
   law({
     name: 'Operating speed of motor and load',
     symbol: 'n_op',
@@ -130,6 +155,14 @@ export const operatingSpeed = (shape: LoadShape) =>
     formula: 'the speed at which T_r * (n_s - n_op) / (n_s - n_r) equals the load torque at n_op, by bisection',
     source: model('Straight-line torque-slip characteristic near full load'),
     method: true,
+    range: { n_s: positive, n_r: positive, T_r: positive, n: positive, T: any },
+    example: {
+      of: { n_s: 1800, n_r: 1760, T_r: 100, n: 1750, T: 50 },
+      gives: 1779.66,
+      within: 1e-5,
+      from: 'by hand: 2.5 (1800 − n) = 50 n / 1750, so n = 4500 / 2.52857',
+      made: { for: 'torque in proportion to speed', law: () => operatingSpeed({ kind: 'linear' }) },
+    },
     of: ({ n_s, n_r, T_r, n, T }) => meetingSpeed(n_s, n_r, T_r, n, T, shape),
   });
 
@@ -147,7 +180,9 @@ export function meetingSpeed(ns: number, nr: number, tr: number, n: number, t: n
 }
 
 /** Shaft power where motor and load meet. */
-export const powerAtPoint = (shape: LoadShape) =>
+export const powerAtPoint = (
+  shape: LoadShape,
+): Law<{ readonly T: 'N.m'; readonly n: 'rpm'; readonly n_op: 'rpm' }, 'W'> =>
   law({
     name: 'Shaft power at the operating point',
     symbol: 'P_op',
@@ -156,6 +191,13 @@ export const powerAtPoint = (shape: LoadShape) =>
     formula: 'load torque at n_op times 2 * pi * n_op / 60, along the load shape through T at n',
     source: definition('Mechanics', 'power = torque × angular speed'),
     method: true,
+    range: { T: any, n: positive, n_op: notNegative },
+    example: {
+      of: { T: 80, n: 1750, n_op: 1400 },
+      gives: 7506.2,
+      from: 'by hand: 80 × 0.8² × 2π × 1400 / 60',
+      made: { for: 'torque with the square of speed', law: () => powerAtPoint({ kind: 'quadratic' }) },
+    },
     of: ({ T, n, n_op }) => shaftPower(T, n, n_op, shape),
   });
 

@@ -1,5 +1,5 @@
 import { commonPractice, definition, model } from '../../contract';
-import { law } from '../../law';
+import { any, law, notNegative, positive, share } from '../../law';
 
 const machine = definition('Three-phase induction machine', 'rated values and their relations');
 const constantFlux = definition(
@@ -18,6 +18,8 @@ export const apparentPower = law({
   takes: { U: 'V', I: 'A' },
   formula: 'sqrt(3) * U * I',
   source: machine,
+  range: { U: notNegative, I: notNegative },
+  example: { of: { U: 400, I: 28.5 }, gives: 19745, from: 'by hand' },
   of: ({ U, I }) => Math.sqrt(3) * U * I,
 });
 
@@ -28,6 +30,12 @@ export const powerFromPlate = law({
   takes: { U: 'V', I: 'A', eta: '1', pf: '1' },
   formula: 'sqrt(3) * U * I * eta * pf',
   source: machine,
+  range: { U: notNegative, I: notNegative, eta: share, pf: share },
+  example: {
+    of: { U: 460, I: 18.88, eta: 0.837, pf: 0.833 },
+    gives: 10488,
+    from: 'by hand; a widely used textbook example prints 10.5 kW (from memory)',
+  },
   of: ({ U, I, eta, pf }) => Math.sqrt(3) * U * I * eta * pf,
 });
 
@@ -41,6 +49,8 @@ export const serviceFactorPower = law({
     'Service factor',
     'multiple of rated power permitted at rated voltage, frequency and usual conditions',
   ),
+  range: { k: [1, 2], P: notNegative },
+  example: { of: { k: 1.15, P: 7457 }, gives: 8575.5, from: 'by hand' },
   of: ({ k, P }) => k * P,
 });
 
@@ -52,6 +62,8 @@ export const serviceFactorCurrent = law({
   formula: 'k * I',
   source: commonPractice('Above full load current goes with load'),
   estimate: { basis: 'current in proportion to load above full load', band: [0.96, 1.04] },
+  range: { k: [1, 2], I: notNegative },
+  example: { of: { k: 1.15, I: 12.5 }, gives: 14.375, from: 'by hand' },
   of: ({ k, I }) => k * I,
 });
 
@@ -63,6 +75,8 @@ export const lockedRotorRatio = law({
   takes: { I_LR: 'A', I: 'A' },
   formula: 'I_LR / I',
   source: machine,
+  range: { I_LR: notNegative, I: positive },
+  example: { of: { I_LR: 81, I: 12.5 }, gives: 6.48, from: 'by hand' },
   of: ({ I_LR, I }) => I_LR / I,
 });
 
@@ -73,6 +87,8 @@ export const multipleOfTorque = law({
   takes: { t: '1', T_r: 'N.m' },
   formula: 't * T_r',
   source: machine,
+  range: { t: notNegative, T_r: any },
+  example: { of: { t: 2.2, T_r: 40 }, gives: 88, from: 'by hand' },
   of: ({ t, T_r }) => t * T_r,
 });
 
@@ -84,6 +100,8 @@ export const windingVoltage = law({
   takes: { k: '1', U: 'V' },
   formula: 'k * U',
   source: definition('Three-phase connections', 'delta 1, star 1/√3, series half of parallel'),
+  range: { k: [0.2, 1], U: notNegative },
+  example: { of: { k: 0.57735, U: 400 }, gives: 230.94, from: 'by hand: a winding for 230 V, in star on 400 V' },
   of: ({ k, U }) => k * U,
 });
 
@@ -94,6 +112,8 @@ export const fluxRatio = law({
   takes: { U_s: 'V', f_s: 'Hz', U: 'V', f: 'Hz' },
   formula: '(U_s / f_s) / (U / f)',
   source: definition('Transformer law', 'flux goes with volts per hertz'),
+  range: { U_s: notNegative, f_s: [5, 500], U: positive, f: [5, 500] },
+  example: { of: { U_s: 480, f_s: 60, U: 400, f: 50 }, gives: 1, from: 'by hand: 480 V at 60 Hz is 400 V at 50 Hz' },
   of: ({ U_s, f_s, U, f }) => U_s / f_s / (U / f),
 });
 
@@ -104,6 +124,8 @@ export const scaledVoltage = law({
   takes: { U: 'V', f: 'Hz', f_2: 'Hz' },
   formula: 'U * f_2 / f',
   source: constantFlux,
+  range: { U: notNegative, f: [5, 500], f_2: [5, 500] },
+  example: { of: { U: 400, f: 50, f_2: 60 }, gives: 480, from: 'by hand' },
   of: ({ U, f, f_2 }) => (U * f_2) / f,
 });
 
@@ -115,6 +137,8 @@ export const scaledPower = law({
   takes: { P: 'W', n: 'rpm', n_2: 'rpm' },
   formula: 'P * n_2 / n',
   source: constantFlux,
+  range: { P: notNegative, n: positive, n_2: positive },
+  example: { of: { P: 15000, n: 1465, n_2: 1765 }, gives: 18072, from: 'by hand' },
   of: ({ P, n, n_2 }) => (P * n_2) / n,
 });
 
@@ -125,6 +149,8 @@ export const scaledSpeed = law({
   takes: { n: 'rpm', n_s: 'rpm', f: 'Hz', f_2: 'Hz' },
   formula: 'n_s * f_2 / f - (n_s - n)',
   source: constantFlux,
+  range: { n: notNegative, n_s: positive, f: [5, 500], f_2: [5, 500] },
+  example: { of: { n: 1465, n_s: 1500, f: 50, f_2: 60 }, gives: 1765, from: 'by hand' },
   of: ({ n, n_s, f, f_2 }) => (n_s * f_2) / f - (n_s - n),
 });
 
@@ -137,6 +163,8 @@ export const scaledCurrent = law({
   formula: 'I',
   source: constantFlux,
   estimate: { basis: 'same flux and torque; iron and fan losses change a little', band: [0.96, 1.04] },
+  range: { I: notNegative },
+  example: { of: { I: 28.5 }, gives: 28.5, from: 'by hand' },
   of: ({ I }) => I,
 });
 
@@ -152,6 +180,8 @@ export const currentAtVoltage = law({
     basis: 'same power on another voltage; above rated voltage more magnetising current',
     band: [0.97, 1.06],
   },
+  range: { I: notNegative, U: notNegative, U_s: positive },
+  example: { of: { I: 12.5, U: 460, U_s: 437 }, gives: 13.158, from: 'by hand' },
   of: ({ I, U, U_s }) => (I * U) / U_s,
 });
 
@@ -163,6 +193,8 @@ export const torqueAtVoltage = law({
   takes: { U_s: 'V', U: 'V' },
   formula: '(U_s / U)^2',
   source: definition('Induction machine', 'torque at a given slip goes with the square of voltage'),
+  range: { U_s: notNegative, U: positive },
+  example: { of: { U_s: 414, U: 460 }, gives: 0.81, from: 'by hand' },
   of: ({ U_s, U }) => (U_s / U) ** 2,
 });
 
@@ -175,6 +207,8 @@ export const slipAtVoltage = law({
   formula: 's * (U / U_s)^2',
   source: definition('Induction machine', 'near full load torque goes with slip × voltage squared'),
   estimate: { basis: 'straight-line torque near full load', band: [0.95, 1.1] },
+  range: { s: [-1, 1], U: notNegative, U_s: positive },
+  example: { of: { s: 0.025, U: 460, U_s: 414 }, gives: 0.030864, from: 'by hand' },
   of: ({ s, U, U_s }) => s * (U / U_s) ** 2,
 });
 
@@ -185,6 +219,8 @@ export const perYear = law({
   takes: { h: 'h', t: 'a' },
   formula: 'h / t',
   source: definition('Time'),
+  range: { h: notNegative, t: positive },
+  example: { of: { h: 26000, t: 6.5 }, gives: 4000, from: 'by hand' },
   of: ({ h, t }) => h / t,
 });
 
@@ -196,6 +232,8 @@ export const lifetime = law({
   takes: { t_i: 'a', t_f: 'a' },
   formula: 't_f - t_i',
   source: definition('Time'),
+  range: { t_i: [1850, 2200], t_f: [1850, 2200] },
+  example: { of: { t_i: 2014.5, t_f: 2021.25 }, gives: 6.75, from: 'by hand' },
   of: ({ t_i, t_f }) => t_f - t_i,
 });
 
@@ -206,6 +244,8 @@ export const ratio = law({
   takes: { x_new: '1', x_old: '1' },
   formula: 'x_new / x_old',
   source: definition('Ratio'),
+  range: { x_new: any, x_old: any },
+  example: { of: { x_new: 0.924, x_old: 0.885 }, gives: 1.0441, from: 'by hand' },
   of: ({ x_new, x_old }) => x_new / x_old,
 });
 
@@ -220,6 +260,8 @@ export const ratedFromNoLoad = law({
     'No-load current 0.3 of rated at 2 poles, 0.38 at 4, 0.48 at 6, 0.55 at 8; a quarter either way',
   ),
   estimate: { basis: 'usual share of no-load current', band: [0.72, 1.4] },
+  range: { U: notNegative, I_0: notNegative, k: [0.1, 0.9], eta: share, pf: share },
+  example: { of: { U: 460, I_0: 5, k: 0.4, eta: 0.9, pf: 0.84 }, gives: 7529.2, from: 'by hand' },
   of: ({ U, I_0, k, eta, pf }) => Math.sqrt(3) * U * (I_0 / k) * eta * pf,
 });
 
@@ -235,6 +277,8 @@ export const ratedFromResistance = law({
     '1.5 × R × I² = c × √3 × U × I × pf, with c the usual share of the input, solved for the power',
   ),
   estimate: { basis: 'usual share of stator copper loss', band: [0.6, 1.7] },
+  range: { U: notNegative, R: positive, c: [0.001, 0.2], eta: share, pf: share },
+  example: { of: { U: 400, R: 0.6, c: 0.03, eta: 0.9, pf: 0.85 }, gives: 10404, from: 'by hand' },
   of: ({ U, R, c, eta, pf }) => (2 * c * U * U * pf * pf * eta) / R,
 });
 
@@ -247,6 +291,8 @@ export const currentAtLoad = law({
   formula: 'I_n * sqrt(k^2 + (1 - k^2) * (P / P_r)^2)',
   source: model('Circle of currents', 'magnetising current constant, load current in proportion to power'),
   estimate: { basis: 'usual share of magnetising current', band: [0.9, 1.1] },
+  range: { I_n: notNegative, k: [0, 0.95], P: notNegative, P_r: positive },
+  example: { of: { I_n: 12.5, k: 0.4, P: 3728, P_r: 7457 }, gives: 7.6029, from: 'by hand' },
   of: ({ I_n, k, P, P_r }) => I_n * Math.sqrt(k * k + (1 - k * k) * (P / P_r) ** 2),
 });
 
@@ -259,5 +305,7 @@ export const loadFromCurrents = law({
   formula: 'sqrt((I - I_0) * (I + I_0) / ((I_0 / k - I_0) * (I_0 / k + I_0)))',
   source: model('Circle of currents', 'rated current taken as no-load current ÷ its usual share k'),
   estimate: { basis: 'usual share of no-load current', band: [0.7, 1.4] },
+  range: { I: notNegative, I_0: notNegative, k: [0.1, 0.95] },
+  example: { of: { I: 9, I_0: 5, k: 0.4 }, gives: 0.6532, from: 'by hand' },
   of: ({ I, I_0, k }) => Math.sqrt(((I - I_0) * (I + I_0)) / ((I_0 / k - I_0) * (I_0 / k + I_0))),
 });

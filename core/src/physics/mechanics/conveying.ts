@@ -1,5 +1,5 @@
 import { commonPractice, definition, model, remembered } from '../../contract';
-import { law } from '../../law';
+import { any, law, notNegative, positive, share } from '../../law';
 
 const beltStandard = remembered('standard', 'ISO 5048', '1989', 'resistances to motion, clauses 4 and 5');
 
@@ -17,6 +17,8 @@ export const conveyorPower = law({
     'Mechanics',
     'material is moved against friction over the length and lifted; friction referred to the load',
   ),
+  range: { Q: notNegative, f: [0.001, 10], L: notNegative, H: any },
+  example: { of: { Q: 20, f: 0.05, L: 100, H: 10 }, gives: 2942, from: 'by hand' },
   of: ({ Q, f, L, H }) => 9.80665 * Q * (f * L + H),
 });
 
@@ -28,6 +30,8 @@ export const beltForce = law({
   takes: { C: '1', f: '1', L: 'm', q_m: 'kg/m', Q: 'kg/s', v: 'm/s', H: 'm' },
   formula: '9.80665 * (C * f * L * (q_m + Q / v) + H * Q / v)',
   source: beltStandard,
+  range: { C: [1, 20], f: [0.005, 0.1], L: notNegative, q_m: notNegative, Q: notNegative, v: positive, H: any },
+  example: { of: { C: 1.78, f: 0.02, L: 100, q_m: 40, Q: 50, v: 2, H: 5 }, gives: 3495.1, from: 'by hand' },
   of: ({ C, f, L, q_m, Q, v, H }) => 9.80665 * (C * f * L * (q_m + Q / v) + (H * Q) / v),
 });
 
@@ -38,6 +42,8 @@ export const powerOfForce = law({
   takes: { F: 'N', v: 'm/s' },
   formula: 'F * v',
   source: definition('Mechanics', 'power = force × speed'),
+  range: { F: any, v: notNegative },
+  example: { of: { F: 2000, v: 1.5 }, gives: 3000, from: 'by hand' },
   of: ({ F, v }) => F * v,
 });
 
@@ -68,6 +74,8 @@ export const screwPower = law({
   takes: { Q: 'kg/s', lambda: '1', L: 'm', H: 'm', D: 'm' },
   formula: '9.80665 * Q * (lambda * L + H) + 50 * D * L',
   source: remembered('standard', 'ISO 7119', '1981', 'power of screw conveyors'),
+  range: { Q: notNegative, lambda: [1, 10], L: notNegative, H: any, D: notNegative },
+  example: { of: { Q: 5, lambda: 2, L: 12, H: 2, D: 0.4 }, gives: 1514.9, from: 'by hand' },
   of: ({ Q, lambda, L, H, D }) => 9.80665 * Q * (lambda * L + H) + 50 * D * L,
 });
 
@@ -79,6 +87,8 @@ export const elevatorPower = law({
   takes: { Q: 'kg/s', H: 'm', H_0: 'm' },
   formula: '9.80665 * Q * (H + H_0)',
   source: definition('Mechanics', 'material is lifted; digging and friction as added height'),
+  range: { Q: notNegative, H: notNegative, H_0: notNegative },
+  example: { of: { Q: 10, H: 25, H_0: 6 }, gives: 3040.1, from: 'by hand' },
   of: ({ Q, H, H_0 }) => 9.80665 * Q * (H + H_0),
 });
 
@@ -99,6 +109,8 @@ export const loweringPower = law({
   takes: { m: 'kg', v: 'm/s', eta: '1' },
   formula: 'm * 9.80665 * v * eta',
   source: definition('Mechanics', 'losses help the brake on the way down'),
+  range: { m: notNegative, v: notNegative, eta: share },
+  example: { of: { m: 1000, v: 0.5, eta: 0.85 }, gives: 4167.8, from: 'by hand' },
   of: ({ m, v, eta }) => m * 9.80665 * v * eta,
 });
 
@@ -110,6 +122,8 @@ export const holdingTorque = law({
   takes: { m: 'kg', D: 'm' },
   formula: 'm * 9.80665 * D / 2',
   source: definition('Mechanics', 'torque = weight × radius'),
+  range: { m: notNegative, D: notNegative },
+  example: { of: { m: 1000, D: 0.4 }, gives: 1961.3, from: 'by hand' },
   of: ({ m, D }) => (m * 9.80665 * D) / 2,
 });
 
@@ -125,6 +139,8 @@ export const beltPull = law({
   formula: 'k * T_m / (d / 2)',
   source: commonPractice('Overhung load: torque ÷ pitch radius × 1.5 for V-belts, × 1.0 for chain'),
   estimate: { basis: 'usual tension of a V-belt or chain', band: [0.8, 1.4] },
+  range: { k: [0.5, 5], T_m: notNegative, d: positive },
+  example: { of: { k: 1.5, T_m: 100, d: 0.2 }, gives: 1500, from: 'by hand' },
   of: ({ k, T_m, d }) => (k * T_m) / (d / 2),
 });
 
@@ -136,6 +152,12 @@ export const airDensity = law({
   takes: { theta: 'degC', h: 'm' },
   formula: '101325 * (1 - 0.0000225577 * h)^5.25588 / (287.05 * (theta + 273.15))',
   source: remembered('standard', 'ISO 2533 (standard atmosphere)', '1975', 'pressure by height; ideal gas'),
+  range: { theta: [-60, 800], h: [-500, 11000] },
+  example: {
+    of: { theta: 15, h: 0 },
+    gives: 1.225,
+    from: 'International Standard Atmosphere (ISO 2533:1975, from memory): 1.225 kg/m³ at sea level',
+  },
   of: ({ theta, h }) => (101325 * (1 - 0.0000225577 * h) ** 5.25588) / (287.05 * (theta + 273.15)),
 });
 
@@ -150,6 +172,8 @@ export const pressureAtDensity = law({
   takes: { p_std: 'Pa', rho: 'kg/m3' },
   formula: 'p_std * rho / 1.2',
   source: definition('Fan laws', 'at the same speed and volume flow pressure and power go with density'),
+  range: { p_std: notNegative, rho: positive },
+  example: { of: { p_std: 1500, rho: 0.9 }, gives: 1125, from: 'by hand' },
   of: ({ p_std, rho }) => (p_std * rho) / 1.2,
 });
 
@@ -161,6 +185,8 @@ export const staticShare = law({
   takes: { H_s: 'm', H: 'm' },
   formula: 'H_s / H',
   source: definition('System curve', 'head = static + friction with the square of flow'),
+  range: { H_s: notNegative, H: positive },
+  example: { of: { H_s: 6, H: 24 }, gives: 0.25, from: 'by hand' },
   of: ({ H_s, H }) => H_s / H,
 });
 
@@ -172,6 +198,8 @@ export const pullRatio = law({
   takes: { F_b: 'N', F: 'N' },
   formula: 'F_b / F',
   source: definition('Mechanics', 'both pulls at the same radius'),
+  range: { F_b: notNegative, F: positive },
+  example: { of: { F_b: 900, F: 600 }, gives: 1.5, from: 'by hand' },
   of: ({ F_b, F }) => F_b / F,
 });
 
@@ -184,6 +212,8 @@ export const runningFromBreakaway = law({
   formula: 'F_b * r / k_b',
   source: model('Breakaway usual for the machine', 'read the pull while it moves for a better value'),
   estimate: { basis: 'usual breakaway of the machine', band: [0.7, 1.4] },
+  range: { F_b: notNegative, r: notNegative, k_b: [0.1, 10] },
+  example: { of: { F_b: 900, r: 0.4, k_b: 1.5 }, gives: 240, from: 'by hand' },
   of: ({ F_b, r, k_b }) => (F_b * r) / k_b,
 });
 
@@ -195,6 +225,8 @@ export const torqueBehindTrain = law({
   takes: { T_m: 'N.m', i: '1', eta: '1' },
   formula: 'T_m * i * eta',
   source: definition('Mechanics', 'a train of ratio i and efficiency η'),
+  range: { T_m: any, i: positive, eta: share },
+  example: { of: { T_m: 50, i: 20, eta: 0.9 }, gives: 900, from: 'by hand' },
   of: ({ T_m, i, eta }) => T_m * i * eta,
 });
 
@@ -205,5 +237,7 @@ export const powerBehindTrain = law({
   takes: { P_m: 'W', eta: '1' },
   formula: 'P_m * eta',
   source: definition('Mechanics', 'a train of efficiency η'),
+  range: { P_m: any, eta: share },
+  example: { of: { P_m: 11000, eta: 0.95 }, gives: 10450, from: 'by hand' },
   of: ({ P_m, eta }) => P_m * eta,
 });

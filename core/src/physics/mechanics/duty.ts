@@ -1,5 +1,5 @@
 import { commonPractice, definition, remembered } from '../../contract';
-import { law } from '../../law';
+import { any, law, notNegative, positive, type Law } from '../../law';
 
 /** One stretch of a duty cycle: seconds at a torque ratio, or standing still. */
 export interface Segment {
@@ -15,7 +15,7 @@ export const restCooling = 3;
  * Thermal equivalent of a duty cycle at constant speed, as a share of the steady demand: root of the mean square of torque
  * over running time plus a third of standing time. Right where the cycle is short against the motor's thermal time (ten minutes at most).
  */
-export const thermalRatio = (cycle: readonly Segment[]) =>
+export const thermalRatio = (cycle: readonly Segment[]): Law<Record<never, never>, '1'> =>
   law({
     name: 'Thermal equivalent of the duty cycle',
     symbol: 'k_th',
@@ -26,6 +26,20 @@ export const thermalRatio = (cycle: readonly Segment[]) =>
       'Root-mean-square power, standing time counted at a third for a motor cooled by its shaft fan',
     ),
     method: true,
+    range: {},
+    example: {
+      of: {},
+      gives: 0.86603,
+      from: 'by hand: 60 s of rest count as 20 s, √(60 / 80)',
+      made: {
+        for: '60 s at full torque, 60 s at rest',
+        law: () =>
+          thermalRatio([
+            { duration: 60, ratio: 1, rest: false },
+            { duration: 60, ratio: 0, rest: true },
+          ]),
+      },
+    },
     of: () => thermalEquivalent(cycle),
   });
 
@@ -48,6 +62,8 @@ export const rmsPower = law({
   takes: { P_m: 'W', k_th: '1' },
   formula: 'P_m * k_th',
   source: definition('Duty cycle', 'steady power × thermal equivalent of the cycle'),
+  range: { P_m: notNegative, k_th: [0, 10] },
+  example: { of: { P_m: 10000, k_th: 0.79 }, gives: 7900, from: 'by hand' },
   of: ({ P_m, k_th }) => P_m * k_th,
 });
 
@@ -59,6 +75,8 @@ export const peakTorque = law({
   takes: { T_m: 'N.m', k_pk: '1' },
   formula: 'T_m * k_pk',
   source: definition('Case', 'highest of the overload and the cycle, as a multiple of the steady torque'),
+  range: { T_m: any, k_pk: [0, 20] },
+  example: { of: { T_m: 40, k_pk: 1.6 }, gives: 64, from: 'by hand' },
   of: ({ T_m, k_pk }) => T_m * k_pk,
 });
 
@@ -70,6 +88,8 @@ export const breakdownAtVoltage = law({
   takes: { t: '1', T_r: 'N.m', U: 'V', U_r: 'V' },
   formula: 't * T_r * (U / U_r)^2',
   source: definition('Induction machine', 'torque at a given slip goes with the square of voltage'),
+  range: { t: [1, 10], T_r: notNegative, U: notNegative, U_r: positive },
+  example: { of: { t: 2.5, T_r: 40, U: 414, U_r: 460 }, gives: 81, from: 'by hand: 0.9² = 0.81 of 100 N·m' },
   of: ({ t, T_r, U, U_r }) => t * T_r * (U / U_r) ** 2,
 });
 
@@ -80,6 +100,8 @@ export const reserveOver = law({
   takes: { T_b: 'N.m', T_pk: 'N.m' },
   formula: 'T_b / T_pk - 1',
   source: definition('Margin', 'what is left over the need, as a share of it'),
+  range: { T_b: notNegative, T_pk: positive },
+  example: { of: { T_b: 81, T_pk: 60 }, gives: 0.35, from: 'by hand' },
   of: ({ T_b, T_pk }) => T_b / T_pk - 1,
 });
 

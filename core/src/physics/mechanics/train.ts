@@ -1,5 +1,5 @@
 import { definition } from '../../contract';
-import { law } from '../../law';
+import { any, law, notNegative, positive, share, type Law } from '../../law';
 
 const gearing = definition('Mechanics', 'a train of ratio i and efficiency η, ratio = motor speed ÷ driven speed');
 
@@ -10,6 +10,8 @@ export const torqueThroughTrain = law({
   takes: { T_L: 'N.m', i: '1', eta: '1' },
   formula: 'T_L / (i * eta)',
   source: gearing,
+  range: { T_L: any, i: positive, eta: [0.05, 1] },
+  example: { of: { T_L: 900, i: 20, eta: 0.9 }, gives: 50, from: 'by hand' },
   of: ({ T_L, i, eta }) => T_L / (i * eta),
 });
 
@@ -20,6 +22,8 @@ export const speedThroughTrain = law({
   takes: { n_L: 'rpm', i: '1' },
   formula: 'n_L * i',
   source: gearing,
+  range: { n_L: notNegative, i: positive },
+  example: { of: { n_L: 70, i: 25 }, gives: 1750, from: 'by hand' },
   of: ({ n_L, i }) => n_L * i,
 });
 
@@ -30,6 +34,8 @@ export const drivenSpeed = law({
   takes: { n_m: 'rpm', i: '1' },
   formula: 'n_m / i',
   source: gearing,
+  range: { n_m: notNegative, i: positive },
+  example: { of: { n_m: 1750, i: 25 }, gives: 70, from: 'by hand' },
   of: ({ n_m, i }) => n_m / i,
 });
 
@@ -40,6 +46,8 @@ export const powerThroughTrain = law({
   takes: { P_L: 'W', eta: '1' },
   formula: 'P_L / eta',
   source: gearing,
+  range: { P_L: any, eta: [0.05, 1] },
+  example: { of: { P_L: 9000, eta: 0.9 }, gives: 10000, from: 'by hand' },
   of: ({ P_L, eta }) => P_L / eta,
 });
 
@@ -51,6 +59,8 @@ export const speedOnDrive = law({
   takes: { n_m: 'rpm', k: '1' },
   formula: 'n_m * max(1, k)',
   source: definition('Case', 'highest speed asked, and not below the speed of the demand'),
+  range: { n_m: notNegative, k: [0, 10] },
+  example: { of: { n_m: 1500, k: 1.2 }, gives: 1800, from: 'by hand' },
   of: ({ n_m, k }) => n_m * Math.max(1, k),
 });
 
@@ -62,6 +72,8 @@ export const inertiaThroughTrain = law({
   takes: { J_L: 'kg.m2', i: '1' },
   formula: 'J_L / i^2',
   source: gearing,
+  range: { J_L: notNegative, i: positive },
+  example: { of: { J_L: 40, i: 20 }, gives: 0.1, from: 'by hand' },
   of: ({ J_L, i }) => J_L / (i * i),
 });
 
@@ -73,6 +85,8 @@ export const breakawayTorque = law({
   takes: { T_m: 'N.m', k_b: '1' },
   formula: 'T_m * k_b',
   source: definition('Case', 'breakaway is torque at standstill ÷ steady torque'),
+  range: { T_m: any, k_b: [0, 20] },
+  example: { of: { T_m: 40, k_b: 1.5 }, gives: 60, from: 'by hand' },
   of: ({ T_m, k_b }) => T_m * k_b,
 });
 
@@ -85,8 +99,14 @@ export interface Stage {
   readonly inertia: number;
 }
 
+const exampleTrain = 'a belt 3 : 1 (95 %, 0.2 kg·m² at its slower side), then gears 20 : 1 (95 %, 0.5 kg·m²)';
+const exampleStages: readonly Stage[] = [
+  { ratio: 3, efficiency: 0.95, inertia: 0.2 },
+  { ratio: 20, efficiency: 0.95, inertia: 0.5 },
+];
+
 /** Ratio of all stages together. */
-export const stagesRatio = (stages: readonly Stage[]) =>
+export const stagesRatio = (stages: readonly Stage[]): Law<Record<never, never>, '1'> =>
   law({
     name: 'Ratio of the train',
     symbol: 'i',
@@ -95,10 +115,17 @@ export const stagesRatio = (stages: readonly Stage[]) =>
     formula: 'product of the ratios of the stages',
     source: gearing,
     method: true,
+    range: {},
+    example: {
+      of: {},
+      gives: 60,
+      from: 'by hand: 3 × 20',
+      made: { for: exampleTrain, law: () => stagesRatio(exampleStages) },
+    },
     of: () => stages.reduce((i, s) => i * s.ratio, 1),
   });
 
-export const stagesEfficiency = (stages: readonly Stage[]) =>
+export const stagesEfficiency = (stages: readonly Stage[]): Law<Record<never, never>, '1'> =>
   law({
     name: 'Efficiency of the train',
     symbol: 'eta',
@@ -107,11 +134,18 @@ export const stagesEfficiency = (stages: readonly Stage[]) =>
     formula: 'product of the efficiencies of the stages',
     source: gearing,
     method: true,
+    range: {},
+    example: {
+      of: {},
+      gives: 0.9025,
+      from: 'by hand: 0.95 × 0.95',
+      made: { for: exampleTrain, law: () => stagesEfficiency(exampleStages) },
+    },
     of: () => stages.reduce((eta, s) => eta * s.efficiency, 1),
   });
 
 /** Inertia of sheaves, gears and couplings at the motor: each stage's divided by the square of the ratio up to it. */
-export const stagesInertia = (stages: readonly Stage[]) =>
+export const stagesInertia = (stages: readonly Stage[]): Law<Record<never, never>, 'kg.m2'> =>
   law({
     name: 'Inertia of the train at the motor',
     symbol: 'J_tr',
@@ -120,6 +154,13 @@ export const stagesInertia = (stages: readonly Stage[]) =>
     formula: 'sum over the stages of inertia over the square of the ratio between motor and its slower side',
     source: gearing,
     method: true,
+    range: {},
+    example: {
+      of: {},
+      gives: 0.022361,
+      from: 'by hand: 0.2 / 3² + 0.5 / 60²',
+      made: { for: exampleTrain, law: () => stagesInertia(exampleStages) },
+    },
     of: () => {
       let ratio = 1;
       let sum = 0;
@@ -139,6 +180,8 @@ export const inertiaWithTrain = law({
   takes: { J_L: 'kg.m2', i: '1', J_tr: 'kg.m2' },
   formula: 'J_L / i^2 + J_tr',
   source: gearing,
+  range: { J_L: notNegative, i: positive, J_tr: notNegative },
+  example: { of: { J_L: 40, i: 20, J_tr: 0.02 }, gives: 0.12, from: 'by hand' },
   of: ({ J_L, i, J_tr }) => J_L / (i * i) + J_tr,
 });
 
@@ -150,6 +193,8 @@ export const unloadedBreakaway = law({
   takes: { T_m: 'N.m', k_b: '1', k_s: '1' },
   formula: 'T_m * k_b * k_s',
   source: definition('Case', 'torque while starting ÷ torque of the shape'),
+  range: { T_m: any, k_b: [0, 20], k_s: [0, 5] },
+  example: { of: { T_m: 40, k_b: 1.5, k_s: 0.3 }, gives: 18, from: 'by hand' },
   of: ({ T_m, k_b, k_s }) => T_m * k_b * k_s,
 });
 
@@ -161,6 +206,8 @@ export const lowEnd = law({
   takes: { P: 'W', u: '1' },
   formula: 'P * (1 - u)',
   source: definition('Uncertainty', 'power × (1 − u)'),
+  range: { P: any, u: share },
+  example: { of: { P: 10000, u: 0.2 }, gives: 8000, from: 'by hand' },
   of: ({ P, u }) => P * (1 - u),
 });
 export const highEnd = law({
@@ -170,5 +217,7 @@ export const highEnd = law({
   takes: { P: 'W', u: '1' },
   formula: 'P * (1 + u)',
   source: definition('Uncertainty', 'power × (1 + u)'),
+  range: { P: any, u: share },
+  example: { of: { P: 10000, u: 0.2 }, gives: 12000, from: 'by hand' },
   of: ({ P, u }) => P * (1 + u),
 });

@@ -1,5 +1,5 @@
 import { commonPractice, definition, remembered } from '../../contract';
-import { law } from '../../law';
+import { law, notNegative, positive } from '../../law';
 
 /** Hot to cold: a motor at ambient temperature bears its locked-rotor current longer. Common practice: 1.2 to 2 times; the lower half taken. */
 export const coldStall = 1.4;
@@ -15,6 +15,8 @@ export const coldShare = law({
   takes: { h: '1', k_c: '1' },
   formula: 'h / k_c',
   source: coldStallPractice,
+  range: { h: notNegative, k_c: [1, 2] },
+  example: { of: { h: 0.7, k_c: 1.4 }, gives: 0.5, from: 'by hand' },
   of: ({ h, k_c }) => h / k_c,
 });
 
@@ -30,6 +32,8 @@ export const startsPerHour = law({
   formula: '3600 * max(0, P_r - P_run) / E_st',
   source: commonPractice('Heat of the starts and of running together no more than rated losses give, on average'),
   estimate: { basis: 'average heat; a standing fan cools less', band: [0.5, 1.2] },
+  range: { P_r: notNegative, P_run: notNegative, E_st: positive },
+  example: { of: { P_r: 900, P_run: 600, E_st: 90000 }, gives: 12, from: 'by hand' },
   of: ({ P_r, P_run, E_st }) => (3600 * Math.max(0, P_r - P_run)) / E_st,
 });
 
@@ -42,6 +46,8 @@ export const firstPeak = law({
   formula: 'sqrt(2) * I * (1.02 + 0.98 * exp(-3 * r))',
   source: remembered('standard', 'IEC 60909-0', '2016', 'equation 57, peak factor by R/X'),
   estimate: { basis: 'steady leakage; saturation of the leakage paths makes it higher', band: [0.95, 1.3] },
+  range: { I: notNegative, r: notNegative },
+  example: { of: { I: 100, r: 0.2 }, gives: 220.31, from: 'by hand' },
   of: ({ I, r }) => Math.SQRT2 * I * (1.02 + 0.98 * Math.exp(-3 * r)),
 });
 
@@ -54,6 +60,8 @@ export const largestMotor = law({
   formula: 'P * (d_max / (1 - d_max)) / (dip / (1 - dip))',
   source: definition('Voltage divider', 'a motor of the same kind, its impedance in proportion to its rating'),
   estimate: { basis: 'same locked-rotor power per unit of rating', band: [0.9, 1.1] },
+  range: { P: notNegative, dip: [0.000001, 0.9], d_max: [0, 0.9] },
+  example: { of: { P: 75000, dip: 0.2, d_max: 0.1 }, gives: 33333, from: 'by hand' },
   of: ({ P, dip, d_max }) => (P * (d_max / (1 - d_max))) / (dip / (1 - dip)),
 });
 
@@ -66,6 +74,8 @@ export const cableResistance = law({
   formula: '0.0225 * l * j / I_n',
   source: commonPractice('Copper at 70 °C, cable taken as sized for a current density j in A/mm²'),
   estimate: { basis: 'the cable’s size is not known yet', band: [0.5, 1.5] },
+  range: { l: notNegative, I_n: positive, j: [0.5, 10] },
+  example: { of: { l: 100, I_n: 50, j: 4 }, gives: 0.18, from: 'by hand' },
   of: ({ l, I_n, j }) => (0.0225 * l * j) / I_n,
 });
 
@@ -77,6 +87,8 @@ export const totalInertia = law({
   takes: { J_m: 'kg.m2', J_L: 'kg.m2' },
   formula: 'J_m + J_L',
   source: definition('Mechanics'),
+  range: { J_m: notNegative, J_L: notNegative },
+  example: { of: { J_m: 0.05, J_L: 0.1 }, gives: 0.15, from: 'by hand' },
   of: ({ J_m, J_L }) => J_m + J_L,
 });
 
@@ -89,6 +101,8 @@ export const usualInertia = law({
   formula: 'k_J * J_m',
   source: commonPractice('Load inertia as a multiple of the motor’s, by the kind of machine'),
   estimate: { basis: 'no inertia given', band: [0.3, 3] },
+  range: { J_m: notNegative, k_J: [0, 100] },
+  example: { of: { J_m: 0.05, k_J: 10 }, gives: 0.5, from: 'by hand' },
   of: ({ J_m, k_J }) => k_J * J_m,
 });
 
@@ -100,5 +114,7 @@ export const inertiaReserve = law({
   takes: { J_max: 'kg.m2', J_L: 'kg.m2' },
   formula: 'J_max / J_L - 1',
   source: definition('Margin'),
+  range: { J_max: notNegative, J_L: positive },
+  example: { of: { J_max: 3, J_L: 2 }, gives: 0.5, from: 'by hand' },
   of: ({ J_max, J_L }) => J_max / J_L - 1,
 });

@@ -1,5 +1,5 @@
 import { commonPractice, definition, model, type Method } from '../../contract';
-import { law } from '../../law';
+import { law, notNegative, positive, share } from '../../law';
 
 const circuit = definition(
   'Voltage divider at standstill',
@@ -14,6 +14,8 @@ export const sourceImpedance = law({
   takes: { U: 'V', S: 'VA', x: '1' },
   formula: 'x * U^2 / S',
   source: definition('Per-unit system'),
+  range: { U: notNegative, S: positive, x: [0, 1] },
+  example: { of: { U: 480, S: 500000, x: 0.05 }, gives: 0.02304, from: 'by hand' },
   of: ({ U, S, x }) => (x * U * U) / S,
 });
 
@@ -24,6 +26,8 @@ export const sourceImpedanceFromFault = law({
   takes: { U: 'V', I_k: 'A' },
   formula: 'U / (sqrt(3) * I_k)',
   source: circuit,
+  range: { U: notNegative, I_k: positive },
+  example: { of: { U: 480, I_k: 12028 }, gives: 0.02304, from: 'by hand' },
   of: ({ U, I_k }) => U / (Math.sqrt(3) * I_k),
 });
 
@@ -34,6 +38,8 @@ export const faultCurrent = law({
   takes: { U: 'V', Z_s: 'ohm' },
   formula: 'U / (sqrt(3) * Z_s)',
   source: circuit,
+  range: { U: notNegative, Z_s: positive },
+  example: { of: { U: 480, Z_s: 0.02304 }, gives: 12028, from: 'by hand; 500 kVA with 5 %: full-load 601 A × 20' },
   of: ({ U, Z_s }) => U / (Math.sqrt(3) * Z_s),
 });
 
@@ -45,6 +51,8 @@ export const lockedRotorImpedance = law({
   takes: { U_r: 'V', I_LR: 'A' },
   formula: 'U_r / (sqrt(3) * I_LR)',
   source: circuit,
+  range: { U_r: notNegative, I_LR: positive },
+  example: { of: { U_r: 460, I_LR: 81 }, gives: 3.2788, from: 'by hand' },
   of: ({ U_r, I_LR }) => U_r / (Math.sqrt(3) * I_LR),
 });
 
@@ -56,6 +64,8 @@ export const lockedRotorTorque = law({
   takes: { t: '1', T_r: 'N.m' },
   formula: 't * T_r',
   source: definition('Locked-rotor torque', 'as a multiple of rated torque'),
+  range: { t: notNegative, T_r: notNegative },
+  example: { of: { t: 1.65, T_r: 40 }, gives: 66, from: 'by hand' },
   of: ({ t, T_r }) => t * T_r,
 });
 
@@ -67,6 +77,8 @@ export const startingCurrent = law({
   takes: { U: 'V', Z_s: 'ohm', Z_LR: 'ohm', c: '1' },
   formula: 'U / (sqrt(3) * (Z_s + Z_LR / c))',
   source: circuit,
+  range: { U: notNegative, Z_s: notNegative, Z_LR: positive, c: [0.01, 1] },
+  example: { of: { U: 480, Z_s: 0.02304, Z_LR: 0.3, c: 0.4225 }, gives: 378.02, from: 'by hand' },
   of: ({ U, Z_s, Z_LR, c }) => U / (Math.sqrt(3) * (Z_s + Z_LR / c)),
 });
 
@@ -78,6 +90,8 @@ export const limitedCurrent = law({
   takes: { m: '1', I_n: 'A', U: 'V', Z_s: 'ohm', Z_LR: 'ohm' },
   formula: 'min(m * I_n, U / (sqrt(3) * (Z_s + Z_LR)))',
   source: circuit,
+  range: { m: [0.5, 10], I_n: notNegative, U: notNegative, Z_s: notNegative, Z_LR: positive },
+  example: { of: { m: 3.5, I_n: 100, U: 480, Z_s: 0.02304, Z_LR: 0.3 }, gives: 350, from: 'by hand' },
   of: ({ m, I_n, U, Z_s, Z_LR }) => Math.min(m * I_n, U / (Math.sqrt(3) * (Z_s + Z_LR))),
 });
 
@@ -90,6 +104,8 @@ export const driveLineCurrent = law({
   formula: 'k * I_n',
   source: commonPractice('The input of a drive carries no more than its output at full speed and voltage'),
   estimate: { basis: 'upper bound; at standstill the supply gives the losses only', band: [0.5, 1] },
+  range: { k: [0.5, 3], I_n: notNegative },
+  example: { of: { k: 1.5, I_n: 40 }, gives: 60, from: 'by hand' },
   of: ({ k, I_n }) => k * I_n,
 });
 
@@ -100,6 +116,8 @@ export const voltageDip = law({
   takes: { I_st: 'A', Z_s: 'ohm', U: 'V' },
   formula: 'sqrt(3) * I_st * Z_s / U',
   source: circuit,
+  range: { I_st: notNegative, Z_s: notNegative, U: positive },
+  example: { of: { I_st: 600, Z_s: 0.02304, U: 480 }, gives: 0.049883, from: 'by hand' },
   of: ({ I_st, Z_s, U }) => (Math.sqrt(3) * I_st * Z_s) / U,
 });
 
@@ -111,6 +129,8 @@ export const startingTorque = law({
   takes: { T_LR: 'N.m', U: 'V', dip: '1', U_r: 'V', c: '1' },
   formula: 'T_LR * c * (U * (1 - dip) / U_r)^2',
   source: definition('Induction machine', 'torque at a given slip goes with the square of voltage'),
+  range: { T_LR: notNegative, U: notNegative, dip: share, U_r: positive, c: [0.01, 1] },
+  example: { of: { T_LR: 100, U: 480, dip: 0.1, U_r: 460, c: 0.333333 }, gives: 29.399, from: 'by hand' },
   of: ({ T_LR, U, dip, U_r, c }) => T_LR * c * ((U * (1 - dip)) / U_r) ** 2,
 });
 
@@ -122,6 +142,8 @@ export const limitedTorque = law({
   takes: { T_LR: 'N.m', I_st: 'A', I_LR: 'A' },
   formula: 'T_LR * (I_st / I_LR)^2',
   source: definition('Induction machine', 'torque at standstill goes with the square of current'),
+  range: { T_LR: notNegative, I_st: notNegative, I_LR: positive },
+  example: { of: { T_LR: 100, I_st: 350, I_LR: 700 }, gives: 25, from: 'by hand' },
   of: ({ T_LR, I_st, I_LR }) => T_LR * (I_st / I_LR) ** 2,
 });
 
@@ -134,6 +156,8 @@ export const driveTorque = law({
   formula: 'k * T_r',
   source: commonPractice('Torque near zero speed follows the overload rating, with vector control'),
   estimate: { basis: 'torque taken in proportion to current; needs vector control', band: [0.85, 1] },
+  range: { k: [0, 3], T_r: notNegative },
+  example: { of: { k: 1.5, T_r: 40 }, gives: 60, from: 'by hand' },
   of: ({ k, T_r }) => k * T_r,
 });
 
@@ -144,6 +168,8 @@ export const torqueReserve = law({
   takes: { T_st: 'N.m', T_b: 'N.m' },
   formula: 'T_st / T_b - 1',
   source: definition('Margin', 'what is left over the need, as a share of it'),
+  range: { T_st: notNegative, T_b: positive },
+  example: { of: { T_st: 66, T_b: 60 }, gives: 0.1, from: 'by hand' },
   of: ({ T_st, T_b }) => T_st / T_b - 1,
 });
 

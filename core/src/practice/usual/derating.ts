@@ -1,5 +1,5 @@
 import { commonPractice, remembered } from '../../contract';
-import { law } from '../../law';
+import { law, share } from '../../law';
 import { interpolate } from '../../quantity';
 
 const motorHeat = commonPractice(
@@ -26,6 +26,8 @@ export const unbalanceDerating = law({
   formula: 'read off the curve at 0, 1, 2, 3, 4 and 5 % and joined by straight lines',
   source: unbalanceFigure,
   method: true,
+  range: { u: [0, 0.05] },
+  example: { of: { u: 0.03 }, gives: 0.88, from: 'NEMA MG 1 figure 14-1 as printed: about 0.88 (from memory)' },
   of: ({ u }) => interpolate(unbalancePoints, u, 1),
 });
 
@@ -37,6 +39,8 @@ export const motorDerating = law({
   takes: { theta: 'degC', h: 'm', d_u: '1' },
   formula: 'max(0, 1 - 0.01 * max(0, theta - 40 + max(0, (h - 1000) / 100))) * d_u',
   source: motorHeat,
+  range: { theta: [-30, 60], h: [-500, 4000], d_u: share },
+  example: { of: { theta: 45, h: 1500, d_u: 1 }, gives: 0.9, from: 'by hand' },
   of: ({ theta, h, d_u }) => Math.max(0, 1 - 0.01 * Math.max(0, theta - 40 + Math.max(0, (h - 1000) / 100))) * d_u,
 });
 
@@ -48,6 +52,8 @@ export const driveDeratingByCurrent = law({
   takes: { theta: 'degC', h: 'm' },
   formula: 'max(0, 1 - 0.01 * max(0, theta - 40)) * max(0, 1 - 0.01 * max(0, (h - 1000) / 100))',
   source: commonPractice('Drives: 1 % of current per °C above 40 °C and per 100 m above 1000 m'),
+  range: { theta: [-30, 60], h: [-500, 4000] },
+  example: { of: { theta: 45, h: 1500 }, gives: 0.9025, from: 'by hand' },
   of: ({ theta, h }) =>
     Math.max(0, 1 - 0.01 * Math.max(0, theta - 40)) * Math.max(0, 1 - 0.01 * Math.max(0, (h - 1000) / 100)),
 });
@@ -60,6 +66,8 @@ export const driveDeratingByTemperature = law({
   takes: { theta: 'degC', h: 'm' },
   formula: 'max(0, 1 - 0.01 * max(0, theta - (40 - 0.5 * max(0, (h - 1000) / 100))))',
   source: commonPractice('Drives: permitted ambient 40 °C less 0.5 °C per 100 m above 1000 m'),
+  range: { theta: [-30, 60], h: [-500, 4000] },
+  example: { of: { theta: 45, h: 1500 }, gives: 0.925, from: 'by hand' },
   of: ({ theta, h }) => Math.max(0, 1 - 0.01 * Math.max(0, theta - (40 - 0.5 * Math.max(0, (h - 1000) / 100)))),
 });
 

@@ -61,14 +61,16 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
     return curves;
   }
   const H = 'speed.hours';
-  const controlSource = controlCurves[needs.speed.control]?.source;
+  const curve = controlCurves[needs.speed.control];
+  for (const flow of [Math.min(...rows.map((r) => r.flow)), Math.max(...rows.map((r) => r.flow))].map((x) => q(x, '1')))
+    if (curve) w.noteOutside(curve, { q: flow }, { q: field('speed.profile', flow) });
   w.figure(
     'cost.oldRatio',
     meanInputRatio(
       rows.map((r) => ({ hours: r.hours, ratio: presentRatio(needs.speed.control, r.flow), efficiency: oldEta })),
     ),
     { H },
-    { source: controlSource, estimate: needs.speed.control === 'throttle-valve', assumed: unsaidOld(walk) },
+    { source: curve?.source, estimate: needs.speed.control === 'throttle-valve', assumed: unsaidOld(walk) },
   );
   w.figure(
     'cost.newRatio',

@@ -219,7 +219,10 @@ function byConveyor(walk: Walk, demand: Of<'conveyor'>, train: Drivetrain, plate
     w.figure('load.speed', drumSpeed, { v: at('speed', demand.speed), D: at('drumDiameter', demand.drumDiameter) });
   else if (machine === 'screw-conveyor' || demand.shaftSpeed)
     speedOf(walk, demand.shaftSpeed, train, plate, 'shaftSpeed');
-  else w.want(demand.speed ? 'load.demand.drumDiameter' : 'load.demand.speed');
+  else {
+    w.want(demand.speed ? 'load.demand.drumDiameter' : 'load.demand.speed');
+    w.without('load.speed');
+  }
 
   if (machine === 'screw-conveyor') {
     w.figure('load.power', screwPower, {

@@ -43,6 +43,7 @@ export function tellRunning(walk: Walk, demand: Readings, train: Drivetrain, pla
   if (!demand.power && !demand.current && !demand.speed) {
     w.want('load.demand.power');
     w.want('load.demand.current');
+    w.without('load.motorPower', 'load.motorTorque', 'load.motorSpeed', 'load.power', 'load.torque', 'load.speed');
     return 0.1;
   }
   const ways = plate.power === undefined ? [] : waysOf(walk, demand, read, plate);
@@ -137,6 +138,7 @@ function bestWay(ways: readonly Way[]): Way | undefined {
 function inputOnly({ w, practice }: Walk, demand: Readings, P: Given<'W'>): void {
   if (!demand.power) {
     w.want('plate.power');
+    w.without('load.motorPower');
     w.finding(
       'load.no-rating',
       'caution',

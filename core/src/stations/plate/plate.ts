@@ -58,7 +58,10 @@ export function readPlate(walk: Walk): PlateFacts {
   if (pair.voltage !== undefined) {
     w.given('plate.connectedVoltage', 'V', `${path}.voltage`, pair.voltage);
     w.given('plate.connectedCurrent', 'A', `${path}.current`, pair.current);
-  } else if (!plate.voltage) w.want('plate.voltage');
+  } else {
+    if (!plate.voltage) w.want('plate.voltage');
+    w.without('plate.connectedVoltage', 'plate.connectedCurrent');
+  }
   ratedPower(walk, plate, path, power);
 
   const poles = polesAndSlip(w, frequency, block.frequency ? `${path}.frequency` : 'supply.frequency');
@@ -224,6 +227,8 @@ function ratedPower({ w }: Walk, plate: OldPlate, path: string, power: Q<'W'> | 
 function polesAndSlip(w: Workings, frequency: number | undefined, frequencyPath: string): number | undefined {
   const f = frequency === undefined ? undefined : q(frequency, 'Hz');
   const speed = w.value('plate.ratedSpeed');
+  // What keeps these from being worked out is wanted, or doubted, of its own.
+  w.without('plate.poles', 'plate.synchronousSpeed', 'plate.slip');
   if (speed === undefined) return undefined;
   const poles = w.figure('plate.poles', polesFromSpeed, { f: field(frequencyPath, f), n: 'plate.ratedSpeed' });
   if (poles === undefined || poles < 2) {
@@ -312,7 +317,11 @@ function lockedRotor({ practice, w }: Walk, plate: OldPlate): void {
     ['plate.lockedRotorCurrentMax', band.value.high],
   ] as const;
   for (const [id, kva] of ends) {
-    if (kva === undefined) continue;
+    // The last letter has no upper end.
+    if (kva === undefined) {
+      w.without(id);
+      continue;
+    }
     w.figure(id, lockedRotorFromCode, {
       k: {
         ...prescribed(q(kva, 'kVA/hp'), band.source),
