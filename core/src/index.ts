@@ -9,5 +9,6 @@ export * from './case';
 export * as nameplate from './nameplate';
 export { type Needs } from './needs';
 export { judge, requirements, type Judged, type RequirementId } from './judge';
+export * as runs from './runs';
 export { enclosureTable, type Starting } from './stations';
 export * from './walk';

@@ -3,7 +3,7 @@ import type { Method } from '../contract';
 import { specialOfFrame, type SpecialPart } from '../nameplate';
 import type { Practice } from '../practice';
 import { code } from './code';
-import { connectionFor, isShortShaft } from '../needs';
+import { connectionFor, isShortShaft, starDeltaFits } from '../needs';
 
 /** What a practice and a motor's build say of every motor of a list whatever the needs; numbers only, NaN where there is none. */
 export interface BuildColumns {
@@ -103,10 +103,7 @@ const keptSupply = kept((practice, motors, key): SupplyColumns => {
     }),
     fit: Int8Array.from(fits, (f) => (f ? code[f.outcome] : code.none)),
     fitMargin: Float64Array.from(fits, (f) => (f ? 1 - Math.abs(f.deviation) / f.limit : 0)),
-    deltaFits: flags(motors, (m) => {
-      const line = supply ?? connectionFor(m, undefined).voltage;
-      return m.deltaVoltage !== null && practice.voltageFit(line, m.deltaVoltage).outcome !== 'fail';
-    }),
+    deltaFits: flags(motors, (m) => starDeltaFits(practice, supply ?? connectionFor(m, undefined).voltage, m)),
   };
 });
 

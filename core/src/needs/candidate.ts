@@ -1,6 +1,7 @@
 import type { Connection, Motor, MotorColumns } from '../catalogue';
 import type { Method } from '../contract';
 import { driveShare, isVariableTorque, meetingSpeed, partLoad } from '../physics';
+import type { Practice } from '../practice';
 import type { Needs } from './walk';
 
 /** Where motor i would run straight on the line, r/min. */
@@ -38,6 +39,13 @@ export function connectionFor(motor: Motor, supply: number | undefined): Connect
     last,
   );
 }
+
+/** Whether a motor's windings can be started in star and run in delta on a line voltage. */
+export const starDeltaFits = (
+  practice: Practice,
+  line: number,
+  { deltaVoltage }: Pick<Motor, 'deltaVoltage'>,
+): boolean => deltaVoltage !== null && practice.voltageFit(line, deltaVoltage).outcome !== 'fail';
 
 /** Overload a drive must hold for a minute: 150 % for constant torque, 120 % for variable torque, more where the case asks. */
 export const driveOverload = (needs: Needs): number =>

@@ -5,7 +5,7 @@ import type { Walk } from './walk';
 type CircuitText = NonNullable<NonNullable<Case['motor']>['circuit']>;
 
 /** The circuit the case pins, as numbers; undefined where it has no rated speed. */
-export function pinnedCircuit({ input }: Walk): Circuit | undefined {
+export function pinnedCircuit({ input }: Pick<Walk, 'input'>): Circuit | undefined {
   const given = input.motor?.circuit;
   return given?.ratedSpeed && circuitOf(given, given.ratedSpeed.value);
 }

@@ -3,4 +3,5 @@ export * from './candidate';
 export * from './circuit';
 export * from './drive';
 export * from './machines';
+export * from './start';
 export * from './subject';

@@ -1,7 +1,7 @@
 import type { Case } from '../case';
 import type { Workings } from '../law';
 import type { Lesson, SpecialPart } from '../nameplate';
-import type { LoadShape, StandstillSettings } from '../physics';
+import type { Circuit, LoadShape, StandstillSettings } from '../physics';
 import type { PlaceNeeds as PlaceConditions, Practice, Rules } from '../practice';
 
 /** What every station is handed: the case, who prescribes, the rules in force, and where to write. */
@@ -88,6 +88,21 @@ export interface SupplyNeeds {
   readonly generator: { readonly transientReactance: number; readonly recovery: number } | undefined;
 }
 
+/** What the case says of the start: settings, inertia, and what motor and machine bear. */
+export interface StartNeeds {
+  readonly settings: Case['start'];
+  /** Inertia of load and train at the motor in kg·m², where it was given. */
+  readonly loadInertia: number | undefined;
+  /** Where it was not: usual for the machine, as a multiple of the motor's. */
+  readonly inertiaRatio: number;
+  /** Time in s that the motor bears its locked-rotor current, hot. */
+  readonly stallTime: number;
+  /** Longest time to speed in s, Infinity where nobody asks; `machine`: by the kind of machine. */
+  readonly permitted: { readonly value: number; readonly text: string; readonly machine: boolean };
+  /** The circuit that the case pins. */
+  readonly circuit: Circuit | undefined;
+}
+
 /** What the case asks of motor and starter: the end of the first pass, all the second pass reads. */
 export interface Needs {
   readonly practice: Practice;
@@ -97,6 +112,7 @@ export interface Needs {
   readonly place: PlaceNeeds;
   readonly speed: SpeedNeeds;
   readonly starter: StandstillSettings;
+  readonly start: StartNeeds;
   readonly oldFrame: string | undefined;
   /** The failed motor, and what the new choice must do differently because of how it failed. */
   readonly old: PlateFacts;

@@ -9,7 +9,6 @@ export * from './choice/choice';
 export * from './start/supply';
 export * from './start/machine';
 export * from './start/start';
-export * from './start/plans';
 export * from './start/curves';
 export * from './guard/guard';
 export * from './drive/drive';

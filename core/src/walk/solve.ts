@@ -13,7 +13,7 @@ import { Workings } from '../law';
 import { softLimit, tap, torqueRatio } from '../physics';
 import { acceptDoubts, sorted } from './doubts';
 import { practiceById, rulesFor } from '../practice';
-import { subjectFromPlate, subjectOf, type Needs, type Subject, type Walk } from '../needs';
+import { startNeeds, subjectFromPlate, subjectOf, type Needs, type Subject, type Walk } from '../needs';
 import { asked, entryVerdict, explain, explainMethods, judge, requirements, type Judged } from '../judge';
 import {
   askSpeed,
@@ -93,6 +93,7 @@ export function solveWith(input: Case, shelf: readonly Motor[] = [], told = best
         reactorShare: input.start?.reactor?.share ?? tap,
         softLimit: input.start?.softStarter?.limit ?? softLimit,
       },
+      start: startNeeds(walk),
       oldFrame: plate.frame,
       old: plate,
       lessons,

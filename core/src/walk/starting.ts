@@ -13,7 +13,8 @@ import {
 import type { Case, StartCurves, StartSetting } from '../case';
 import type { Method } from '../contract';
 import { writeQuantity } from '../quantity';
-import { methodCurve, overTime, planFor, type OverTime, type Starting } from '../stations';
+import { planFor } from '../runs';
+import { methodCurve, overTime, type OverTime, type Starting } from '../stations';
 
 /** One method tried with other settings, without solving the case again: what a dragged handle shows. */
 export interface StartPreview extends OverTime {

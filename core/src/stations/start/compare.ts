@@ -1,19 +1,15 @@
-import { starterPriceIndex } from '../../catalogue';
+import { starterPriceIndex, type Motor } from '../../catalogue';
 import type { Outcome, StartRow, StartView } from '../../case';
 import type { Method } from '../../contract';
-import { simulate, type Run, type StartCase } from '../../physics';
+import type { Run, StartCase } from '../../physics';
 import { writeQuantity } from '../../quantity';
 import { methodNames } from '../../contract';
 import { unlimitedStart } from '../../judge';
-import { permittedTime } from './bench';
-import { planFor, type DriveAim, type Planned } from './plans';
-import { type Needs, percent, type Subject, type Walk } from '../../needs';
+import { type Needs, percent, type Subject } from '../../needs';
+import type { Started } from '../../runs';
 
 /** One method planned, simulated where the motor can be started so, and judged. */
-export interface Tried {
-  readonly method: Method;
-  readonly planned: Planned;
-  readonly run: Run | undefined;
+export interface Tried extends Started {
   readonly problems: readonly Problem[];
 }
 
@@ -36,39 +32,29 @@ const line = {
   nothingGained: 0.9,
 } as const;
 
-/** Tries one method on the bench. `directPeak`: line current of a direct start, to see what a changeover gains. */
+/** One method of the subject's started and judged. `directPeak`: line current of a direct start, to see what a changeover gains. */
 export function tryMethod(
-  walk: Walk,
   needs: Needs,
-  subject: Subject,
+  motor: Motor,
   bench: StartCase,
-  method: Method,
-  aim: DriveAim,
+  started: Started,
   directPeak: number | undefined,
-  traced = false,
 ): Tried {
-  const planned = planFor(walk.input.start, method, bench, aim);
-  const leads = method === 'star-delta' ? missingLeads(needs, subject) : undefined;
-  if (leads) return { method, planned, run: undefined, problems: [leads] };
-  const run = simulate(bench, planned.plan, traced);
-  return { method, planned, run, problems: problemsOf(walk, needs, bench, method, run, directPeak) };
+  const { run, method } = started;
+  const problems = run ? problemsOf(needs, bench, method, run, directPeak) : [missingLeads(motor)];
+  return { ...started, problems };
 }
 
-function missingLeads(needs: Needs, subject: Subject): Problem | undefined {
-  const supply = needs.supply.voltage;
-  const delta = subject.deltaVoltage;
-  if (delta !== null && (supply === undefined || needs.practice.voltageFit(supply, delta).outcome !== 'fail'))
-    return undefined;
-  const has = delta === null ? 'does not say it has them' : `has delta at ${writeQuantity(delta, 'V')}`;
+function missingLeads({ name, deltaVoltage }: Motor): Problem {
+  const has = deltaVoltage === null ? 'does not say it has them' : `has delta at ${writeQuantity(deltaVoltage, 'V')}`;
   return {
     id: 'start.six-leads',
     level: 'fail',
-    text: `Star-delta needs both ends of three windings and delta at line voltage; ${subject.name} ${has}.`,
+    text: `Star-delta needs both ends of three windings and delta at line voltage; ${name} ${has}.`,
   };
 }
 
 function problemsOf(
-  { input, rules }: Walk,
   needs: Needs,
   bench: StartCase,
   method: Method,
@@ -96,7 +82,7 @@ function problemsOf(
     if (gain > line.nothingGained)
       add('start.jolts', reached < line.reducedSpeed ? 'fail' : 'caution', `The changeover at ${percent(reached)} speed draws ${writeQuantity(run.changeoverCurrent ?? 0, 'A')}, nearly as much as a direct start.`); // prettier-ignore
   }
-  const permitted = permittedTime(input);
+  const { permitted } = needs.start;
   if (run.time !== undefined && run.time > permitted.value)
     add('start.too-long', 'fail', `Takes ${writeQuantity(run.time, 's')} to speed; ${permitted.machine ? `this machine wants to be there within ${permitted.text}, for its bearings` : `${permitted.text} is permitted`}.`); // prettier-ignore
   const heat = Math.max(run.statorHeat, run.rotorHeat);
@@ -111,8 +97,8 @@ function problemsOf(
   if (needs.supply.impedance === undefined) {
     if (method !== 'drive' && bench.ratedTorque * bench.load.speed * (Math.PI / 30) > unlimitedStart)
       add('start.source-unknown', 'caution', 'The source is not described: the dip cannot be judged.');
-  } else if (run.dip > rules.maxDip)
-    add('start.supply-weak', 'fail', `Dips the bus by ${percent(run.dip, 1)}; ${percent(rules.maxDip)} is the house rule.`); // prettier-ignore
+  } else if (run.dip > needs.rules.maxDip)
+    add('start.supply-weak', 'fail', `Dips the bus by ${percent(run.dip, 1)}; ${percent(needs.rules.maxDip)} is the house rule.`); // prettier-ignore
   if (run.outcome === 'running' && run.margin < line.spare * bench.ratedTorque)
     add('start.little-margin', 'caution', run.margin < 0 ? `Waits: at ${Math.round(run.marginSpeed)} r/min the load asks ${writeQuantity(-run.margin, 'N.m')} more than the motor gives, until the voltage comes back.` : `Only ${writeQuantity(run.margin, 'N.m')} to spare at ${Math.round(run.marginSpeed)} r/min.`); // prettier-ignore
   if (needs.speed.variable && method !== 'drive')

@@ -1,5 +1,4 @@
 import type { Case, StartCurves, StartView } from '../../case';
-import type { Motor } from '../../catalogue';
 import { methods, model, type Method } from '../../contract';
 import { field, prescribed, type Given } from '../../law';
 import {
@@ -12,20 +11,18 @@ import {
   seenAt,
   seenLength,
   torqueFromPower,
-  type Circuit,
-  type Fitted,
   type Run,
   type StartCase,
 } from '../../physics';
 import { q } from '../../quantity';
-import { driveOverload, type Needs, numberOf, percent, pinnedCircuit, type Subject, type Walk } from '../../needs';
+import { percent, type Needs, type Subject, type Walk } from '../../needs';
+import { benchFor, startOf, type DriveAim, type Started } from '../../runs';
 import { methodNames } from '../../contract';
 import { machineView, tellFitted } from './machine';
 import { isPump, tellAdvice, tellHeat, tellInertiaLimit } from './advice';
-import { fittedCircuit, startCase } from './bench';
+import { tellBench } from './bench';
 import { recommend, rowOf, tryMethod, type Tried } from './compare';
 import { curvesOf } from './curves';
-import type { DriveAim } from './plans';
 import { judgeStandstill, peakAtStandstill, tellStandstill, type Standstill } from './standstill';
 
 /** What Start hands to the result beside its figures. */
@@ -93,54 +90,42 @@ export function tellStart(walk: Walk, needs: Needs, subject: Subject): StartTold
   return told;
 }
 
-interface Machine {
-  readonly circuit: Circuit;
-  readonly fitted: Fitted | undefined;
-  readonly motor: Motor;
-}
-
-function machineOf(walk: Walk, subject: Subject): Machine | undefined {
-  const { motor } = subject;
-  if (!motor) return undefined;
-  const pinned = motor.id === 'pinned-circuit' ? pinnedCircuit(walk) : undefined;
-  if (pinned) return { circuit: pinned, fitted: undefined, motor };
-  const voltage = numberOf(walk.w, subject.voltage);
-  const fitted = voltage === undefined ? undefined : fittedCircuit(motor, voltage);
-  return fitted && { circuit: fitted.circuit, fitted, motor };
-}
-
 /** Every method on the bench; undefined where the motor's circuit or the supply's voltage is not known. */
 function simulateAll(still: Standstill): StartTold | undefined {
   const { walk, needs, subject, supply } = still;
-  const { w, input } = walk;
-  const machine = machineOf(walk, subject);
-  const bench = machine && startCase(walk, needs, subject, machine.circuit);
-  if (!machine || !bench) return undefined;
-  if (machine.fitted) {
-    w.enter('start');
-    tellFitted(walk, machine.fitted, machine.motor.name);
-  }
+  const { input } = walk;
+  const { motor } = subject;
+  const bench = motor && benchFor(needs, motor);
+  if (!motor || !bench) return undefined;
+  tellBench(walk, needs, subject, motor);
+  if (bench.fitted) tellFitted(walk, bench.fitted, motor.name);
   const chosen = subject.method ?? 'direct';
-  const aim: DriveAim = { overload: driveOverload(needs), speed: driveSpeed(walk, needs, chosen) };
-  const direct = tryMethod(walk, needs, subject, bench, 'direct', aim, undefined, chosen === 'direct');
-  const tried = methods.map((m) =>
-    m === 'direct' ? direct : tryMethod(walk, needs, subject, bench, m, aim, direct.run?.peakLine, m === chosen),
-  );
+  const started = (m: Method): Started | undefined => startOf(needs, motor, m, m === chosen);
+  const directPeak = started('direct')?.run?.peakLine;
+  const tried = methods.flatMap((m) => {
+    const start = started(m);
+    return start ? [tryMethod(needs, motor, bench, start, m === 'direct' ? undefined : directPeak)] : [];
+  });
   for (const t of tried) {
     if (t.run) tellRun(walk, needs, bench, subject, t.method, t.run, supply);
     else peakAtStandstill(still, t.method);
   }
   const own = tried.find((t) => t.method === chosen);
   if (own) {
-    judgeSubject(walk, needs, own, direct);
+    judgeSubject(
+      walk,
+      needs,
+      own,
+      tried.find((t) => t.method === 'direct'),
+    );
     tellHeat(walk, needs, bench, own);
     tellAdvice(walk, bench, own);
   }
-  tellInertiaLimit(walk, machine.motor);
+  tellInertiaLimit(walk, motor);
   const rows = tried.map((t) => rowOf(needs, subject, bench, t));
-  const assumedOfMotor = machine.motor.assumed
+  const assumedOfMotor = motor.assumed
     ? [
-        ...machine.motor.assumed.map((f) => `${f.replace(/([A-Z])/g, ' $1').toLowerCase()}: usual for the rating`),
+        ...motor.assumed.map((f) => `${f.replace(/([A-Z])/g, ' $1').toLowerCase()}: usual for the rating`),
         'locked-rotor and breakdown torque, which no plate says: by the design letter, or what such a cage gives',
       ]
     : [];
@@ -148,12 +133,12 @@ function simulateAll(still: Standstill): StartTold | undefined {
     view: {
       rows,
       recommended: recommend(rows),
-      machine: machineView(machine.motor.name, machine.circuit, machine.fitted, assumedOfMotor),
+      machine: machineView(motor.name, bench.circuit, bench.fitted, assumedOfMotor),
     },
     curves: curvesOf(bench, tried, own),
     starting: {
       bench,
-      aim,
+      aim: bench.aim,
       settings: input.start,
       method: chosen,
       pipe: input.start?.softStarter?.pipe?.value,
@@ -162,10 +147,6 @@ function simulateAll(still: Standstill): StartTold | undefined {
     },
   };
 }
-
-/** Speed a drive would bring the machine to, r/min: where it works. */
-const driveSpeed = ({ w }: Walk, needs: Needs, chosen: Method): number =>
-  (chosen === 'drive' ? w.value('point.motorSpeed') : undefined) ?? needs.load.speed * Math.max(1, needs.speed.max);
 
 /** The figures of one simulated start; peak current and dip take the place of those at standstill. */
 function tellRun(
@@ -219,7 +200,7 @@ function pathRatio(bench: StartCase): number {
 }
 
 /** Findings of the subject's own method; a direct start the supply does not bear is told besides. */
-function judgeSubject({ w, rules }: Walk, needs: Needs, own: Tried, direct: Tried): void {
+function judgeSubject({ w, rules }: Walk, needs: Needs, own: Tried, direct: Tried | undefined): void {
   const { method } = own;
   for (const problem of own.problems) {
     if (problem.id === 'start.no-speed-control' || problem.id === 'start.source-unknown') continue;
@@ -229,7 +210,7 @@ function judgeSubject({ w, rules }: Walk, needs: Needs, own: Tried, direct: Trie
       figures: figuresOf(problem.id, method),
     });
   }
-  const dip = direct.run?.dip;
+  const dip = direct?.run?.dip;
   if (method !== 'direct' && needs.supply.impedance !== undefined && dip !== undefined && dip > rules.maxDip)
     w.finding(
       'start.supply-weak',

@@ -1,5 +1,5 @@
-import type { Case, StartSetting } from '../../case';
-import type { Method } from '../../contract';
+import type { Case, StartSetting } from '../case';
+import type { Method } from '../contract';
 import {
   attainedSpeed,
   reducedHookup,
@@ -9,8 +9,8 @@ import {
   type Changeover,
   type Plan,
   type StartCase,
-} from '../../physics';
-import { writeQuantity, type Quantity } from '../../quantity';
+} from '../physics';
+import { writeQuantity, type Quantity } from '../quantity';
 
 /** A start as it would be set: what the simulation takes, and every setting with its field, assumed where nobody gave it. */
 export interface Planned {

@@ -1,0 +1,87 @@
+import type { Motor } from '../catalogue';
+import { commonPractice } from '../contract';
+import { prescribed } from '../law';
+import { cableResistance, ratedTorqueOf, totalInertia, usualInertia, type Fitted, type StartCase } from '../physics';
+import { q } from '../quantity';
+import { connectionFor, driveOverload, settledSpeed, type Needs } from '../needs';
+import { machineFor } from './fitted';
+import type { DriveAim } from './plans';
+
+/** A mm² carries about this much where nobody has sized the cable yet, A. */
+export const usualDensity = prescribed(q(3, '1'), commonPractice('3 A/mm², until the cable is sized'));
+/** Reactance of a cable, Ω per m: common practice 0.08 mΩ. */
+const cableReactance = 0.08e-3;
+
+/** One motor with the case's load on the case's supply, ready to be started by any method. */
+export interface Bench extends StartCase {
+  /** How well the circuit meets the motor's data; undefined where the case pins the circuit. */
+  readonly fitted: Fitted | undefined;
+  readonly aim: DriveAim;
+}
+
+const benches = new WeakMap<Needs, WeakMap<Motor, Bench | null>>();
+
+/**
+ * Everything of a motor's start but the method, from what the case needs. Undefined where the motor's circuit or the supply's
+ * voltage is not known. Made once for each needs and motor; writes nothing.
+ */
+export function benchFor(needs: Needs, motor: Motor): Bench | undefined {
+  const known = benches.get(needs) ?? new WeakMap<Motor, Bench | null>();
+  benches.set(needs, known);
+  const there = known.get(motor);
+  if (there !== undefined) return there ?? undefined;
+  const made = prepared(needs, motor);
+  known.set(motor, made ?? null);
+  return made;
+}
+
+function prepared(needs: Needs, motor: Motor): Bench | undefined {
+  const { supply, load, start } = needs;
+  const machine = machineFor(needs, motor);
+  if (!machine || supply.voltage === undefined) return undefined;
+  const current = connectionFor(motor, supply.voltage).current;
+  return {
+    circuit: machine.circuit,
+    fitted: machine.fitted,
+    feed: {
+      voltage: supply.voltage,
+      frequency: supply.frequency,
+      resistance: 0,
+      reactance: supply.impedance ?? 0,
+      generator: supply.generator,
+      cable: cableOf(needs, current),
+    },
+    inertia: inertiaOf(needs, motor),
+    load: {
+      torque: load.torque,
+      speed: load.speed,
+      shape: load.shape,
+      startRatio: load.startRatio,
+      breakaway: load.torque * load.breakaway,
+    },
+    stallTime: start.stallTime,
+    ratedCurrent: current,
+    ratedTorque: ratedTorqueOf(machine.circuit),
+    permitted: start.permitted.value,
+    aim: { overload: driveOverload(needs), speed: settledSpeed(needs, 'drive', load.speed) },
+  };
+}
+
+function cableOf({ place }: Needs, current: number): StartCase['feed']['cable'] {
+  const length = place.cable;
+  if (length === undefined) return { resistance: 0, reactance: 0 };
+  const I_n = q(current, 'A');
+  return {
+    resistance: cableResistance.of({ l: q(length, 'm'), I_n, j: usualDensity.value ?? q(NaN, '1') }),
+    reactance: cableReactance * length,
+  };
+}
+
+function inertiaOf({ start }: Needs, motor: Motor): number {
+  const J_m = q(motor.inertia, 'kg.m2');
+  const J_L =
+    start.loadInertia === undefined
+      ? usualInertia.of({ J_m, k_J: q(start.inertiaRatio, '1') })
+      : q(start.loadInertia, 'kg.m2');
+  return totalInertia.of({ J_m, J_L });
+}

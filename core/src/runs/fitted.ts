@@ -1,0 +1,42 @@
+import type { Motor } from '../catalogue';
+import { fitCircuit, type Circuit, type Fitted } from '../physics';
+import { connectionFor, type Needs } from '../needs';
+
+const fits = new WeakMap<Motor, Map<number, Fitted>>();
+
+/** The circuit fitted to a motor connected for a voltage; found once for each. Undefined where slip or efficiency are no motor's. */
+export function fittedCircuit(motor: Motor, voltage: number): Fitted | undefined {
+  const known = fits.get(motor) ?? new Map<number, Fitted>();
+  fits.set(motor, known);
+  const there = known.get(voltage);
+  if (there) return there;
+  const connection = motor.connections.find((c) => c.voltage === voltage) ?? motor.connections.at(-1);
+  const top = motor.connections.at(-1);
+  const synchronous = (120 * motor.frequency) / motor.poles;
+  if (!connection || !top || !(motor.speed < synchronous) || !(motor.efficiency < 1)) return undefined;
+  const fitted = fitCircuit({
+    poles: motor.poles,
+    frequency: motor.frequency,
+    voltage: connection.voltage,
+    power: motor.power,
+    speed: motor.speed,
+    current: connection.current,
+    efficiency: motor.efficiency,
+    lockedRotorCurrent: (motor.lockedRotorCurrent * top.voltage) / connection.voltage,
+    lockedRotorTorque: motor.lockedRotorTorque,
+    breakdownTorque: motor.breakdownTorque,
+    design: motor.designLetter,
+  });
+  known.set(voltage, fitted);
+  return fitted;
+}
+
+/** The circuit that speaks for a motor: the pinned one, else one fitted to its data on the connection for this supply. */
+export function machineFor(
+  needs: Needs,
+  motor: Motor,
+): { readonly circuit: Circuit; readonly fitted?: Fitted } | undefined {
+  if (motor.id === 'pinned-circuit' && needs.start.circuit) return { circuit: needs.start.circuit };
+  const fitted = fittedCircuit(motor, connectionFor(motor, needs.supply.voltage).voltage);
+  return fitted && { circuit: fitted.circuit, fitted };
+}

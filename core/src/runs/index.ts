@@ -1,0 +1,4 @@
+export * from './bench';
+export * from './fitted';
+export * from './plans';
+export * from './run';
