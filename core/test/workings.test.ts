@@ -102,7 +102,7 @@ describe('workings', () => {
       ['case.beyond-law', 'note', ['load.demand.radius']],
     ]);
     expect(w.findings[0]?.text).toBe(
-      'Torque from a force and an arm holds for r 0 mm (0 in) to 10.0 m (32.8 ft); here it is 10.1 m (33.1 ft).',
+      'Torque from a force and an arm holds for r 0 m (0 ft) to 10.0 m (32.8 ft); here it is 10.1 m (33.1 ft).',
     );
   });
   it('what is assumed follows into everything built on it, once', () => {

@@ -4,13 +4,14 @@ import { dimensionOfUnit, unitLabel, type DimensionSpec, type Unit, type UnitId 
 /** Which system a person reads in. It applies to reading, never to what was typed. */
 export type ReadingSystem = 'both' | 'si' | 'us';
 
-/** A number at three significant figures, keeping trailing zeros ("2.00"), without exponent between 0.001 and 10 million. */
+/** A number at three significant figures, keeping trailing zeros ("2.00"), without exponent from 0.0001 to below ten thousand million. */
 export function writeNumber(value: number, digits = 3): string {
   if (!Number.isFinite(value)) return '—';
   if (value === 0) return '0';
-  const magnitude = Math.floor(Math.log10(Math.abs(Number(value.toPrecision(digits)))));
+  const rounded = Number(value.toPrecision(digits));
+  const magnitude = Math.floor(Math.log10(Math.abs(rounded)));
   if (magnitude < -4 || magnitude > 9) return value.toExponential(digits - 1);
-  return value.toFixed(Math.max(0, digits - 1 - magnitude));
+  return rounded.toFixed(Math.max(0, digits - 1 - magnitude));
 }
 
 /** The trade's own habits where three significant figures would mislead or annoy. */
@@ -21,12 +22,12 @@ const habits: Partial<Record<UnitId, (value: number) => string>> = {
   degC: (v) => trim(v.toFixed(1)),
   Hz: (v) => trim(v.toFixed(2)),
   mm: (v) => trim(v.toFixed(1)),
-  'kWh/a': (v) => threeFigures(v),
-  '1/a': (v) => threeFigures(v),
-  'kg/a': (v) => threeFigures(v),
+  'kWh/a': (v) => whole(v),
+  '1/a': (v) => whole(v),
+  'kg/a': (v) => whole(v),
   money: (v) => Math.round(v).toString(),
   a: (v) => v.toFixed(1),
-  h: (v) => threeFigures(v),
+  h: (v) => whole(v),
   s: (v) => trim(writeNumber(v)),
   dB: (v) => trim(v.toFixed(1)),
   // A ratio close to one says how far off it is.
@@ -39,11 +40,18 @@ const habits: Partial<Record<UnitId, (value: number) => string>> = {
  */
 export function writeQuantity(value: number, unit: UnitId, system: ReadingSystem = 'both'): string {
   const spec = dimensionOfUnit(unit);
-  if (!spec) return join(number(value, unit), unitLabel(unit));
+  if (!spec) return plain(value, unit);
   const si = inUnit(value, spec, spec.si, unit);
   const us = inUnit(value, spec, spec.us, unit);
   if (system === 'si' || si === us) return si;
   return system === 'us' ? us : `${si} (${us})`;
+}
+
+/** A unit without a dimension of its own; of those only energy is read in larger ones. */
+function plain(value: number, unit: UnitId): string {
+  const wanted = step(value, unit);
+  const factor = { GJ: 1e9, MJ: 1e6, kJ: 1e3 }[wanted] ?? 1;
+  return join(number(value / factor, unit), wanted === unit ? unitLabel(unit) : wanted);
 }
 
 /** Writes a value so that reading it back gives the same number: shortest exact decimal in the base unit. */
@@ -58,17 +66,29 @@ function inUnit(value: number, spec: DimensionSpec, name: string, base: UnitId):
   return join(plain ? number(converted, base) : writeNumber(converted), unit.names[0]);
 }
 
-const threeFigures = (v: number): string => Math.round(Number(v.toPrecision(3))).toString();
+/** Three figures, and nothing behind the point: what is counted over a year is not known better. */
+const whole = (v: number): string => Math.round(Number(v.toPrecision(3))).toString();
 
-/** Below a kilowatt people read watts; below ten centimetres, millimetres; above ten kiloamperes, kA. */
+/** Larger and smaller units of one reading, each from the value in the base unit at which people change to it. */
+const steps: Readonly<Record<string, readonly (readonly [from: number, unit: string])[]>> = {
+  kW: [[1e7, 'MW'], [1e3, 'kW'], [0, 'W']],
+  kVA: [[1e7, 'MVA'], [1e3, 'kVA'], [0, 'VA']],
+  'N·m': [[1e5, 'kN·m'], [0, 'N·m']],
+  N: [[1e4, 'kN'], [0, 'N']],
+  m: [[0.1, 'm'], [0, 'mm']],
+  ft: [[0.1, 'ft'], [0, 'in']],
+  A: [[1e4, 'kA'], [0, 'A']],
+  Pa: [[1e4, 'kPa'], [0, 'Pa']],
+  Ω: [[0.1, 'Ω'], [0, 'mΩ']],
+  J: [[1e9, 'GJ'], [1e6, 'MJ'], [1e3, 'kJ'], [0, 'J']],
+}; // prettier-ignore
+
+/** The unit in which people read a value of this size; nothing at all is read in the plain one. */
+const step = (value: number, name: string): string =>
+  (value === 0 ? undefined : steps[name]?.find(([from]) => Math.abs(value) >= from)?.[1]) ?? name;
+
 function scaled(value: number, spec: DimensionSpec, name: string): Unit {
-  const v = Math.abs(value);
-  const better =
-    (name === 'kW' && v < 1000 && 'W') ||
-    (name === 'm' && v < 0.1 && 'mm') ||
-    (name === 'A' && v >= 1e4 && 'kA') ||
-    (name === 'ft' && v < 0.1 && 'in');
-  const wanted = better || name;
+  const wanted = step(value, name);
   const unit = spec.units.find((u) => u.names[0] === wanted) ?? findUnit(spec, wanted);
   if (!unit) throw new RangeError(`no unit ${name} for ${spec.label}`);
   return unit;
