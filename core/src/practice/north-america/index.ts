@@ -133,23 +133,24 @@ export const northAmerica: Practice = {
     const share = (percent: number | undefined): number | undefined =>
       percent === undefined ? undefined : percent / 100;
     const column = Math.max(0, Math.min(2, poles / 2 - 2));
-    switch (letter.trim().toUpperCase()) {
+    const name = letter.trim().toUpperCase();
+    switch (name) {
       case 'A':
       case 'B':
         return {
-          letter,
+          letter: name,
           words:
-            letter.toUpperCase() === 'A'
+            name === 'A'
               ? 'normal starting torque, starting current not limited'
               : 'normal starting torque, low starting current: the usual one',
           lockedRotorTorque: poles > 6 ? undefined : share(locked),
           breakdownTorque: share(breakdown),
-          limitsCurrent: letter.toUpperCase() === 'B',
+          limitsCurrent: name === 'B',
           source: t.breakdownTorqueSource,
         };
       case 'C':
         return {
-          letter,
+          letter: name,
           words: 'high starting torque, for loads that are hard to start',
           lockedRotorTorque: poles < 4 || hp > 200 ? undefined : share(atRating(t.designCLockedTorques, hp, column)),
           breakdownTorque: poles < 4 || hp > 200 ? undefined : share(atRating(t.designCBreakdownTorques, hp, column)),
@@ -158,7 +159,7 @@ export const northAmerica: Practice = {
         };
       case 'D':
         return {
-          letter,
+          letter: name,
           words: 'very high starting torque and slip, for presses and hoists',
           lockedRotorTorque: poles < 4 || hp > 150 ? undefined : t.designDLockedTorque / 100,
           limitsCurrent: true,
