@@ -1,7 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { dirname, join, normalize } from 'node:path';
-import { expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import ts from 'typescript';
+import { demandKinds, readCase, supplyKinds } from '@pilgrim/core';
 
 const src = join(import.meta.dirname, '..', 'src');
 const files = readdirSync(src, { recursive: true, encoding: 'utf8' }).filter((f) => f.endsWith('.ts'));
@@ -36,4 +37,21 @@ it('no file of core imports itself by way of others', () => {
   const clear = new Set<string>();
   for (const file of known) expect(circleFrom(file, [], clear)?.join(' → ')).toBeUndefined();
   expect(clear.size).toBe(known.size);
+});
+
+describe('the open formats’ words stand once', () => {
+  const refusedAt = (text: object): string[] => {
+    const reading = readCase({ format: 'pilgrim.case/1', practice: 'iec', ...text });
+    return reading.ok ? [] : reading.errors.map((e) => e.path);
+  };
+  it.each(demandKinds)('demand "%s" is one the case reads', (kind) => {
+    expect(refusedAt({ load: { demand: { kind } } })).not.toContain('load.demand.kind');
+  });
+  it.each(supplyKinds)('source "%s" is one the case reads', (kind) => {
+    expect(refusedAt({ supply: { source: { kind } } })).not.toContain('supply.source.kind');
+  });
+  it('another is refused', () => {
+    expect(refusedAt({ load: { demand: { kind: 'guess' } } })).toContain('load.demand.kind');
+    expect(refusedAt({ supply: { source: { kind: 'guess' } } })).toContain('supply.source.kind');
+  });
 });

@@ -1,7 +1,7 @@
 import type { Handle, HandleServerError } from '@sveltejs/kit';
-import { config } from '$lib/server/config';
-import { problemResponse } from '$lib/server/http';
-import { log } from '$lib/server/log';
+import { config } from '$lib/server/db/config';
+import { problemResponse } from '$lib/server/http/http';
+import { log } from '$lib/server/http/log';
 
 const writes = new Set(['POST', 'PUT', 'PATCH', 'DELETE']);
 

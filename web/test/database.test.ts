@@ -2,17 +2,17 @@ import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { readCase, type CaseText } from '@pilgrim/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { connect, migrate, type Sql } from '$lib/server/database';
-import { loadDemo } from '$lib/server/demo';
-import { cleanImage, type CleanImage } from '$lib/server/image';
+import { connect, migrate, type Sql } from '$lib/server/db/database';
+import { loadDemo } from '$lib/server/seed/demo';
+import { cleanImage, type CleanImage } from '$lib/server/photographs/image';
 import {
   dropPhotograph,
   keepPhotograph,
   photographContent,
   photographsOf,
   photographsPerPosition,
-} from '$lib/server/photographs';
-import { exportPosition, importPosition, positionFile } from '$lib/server/exchange';
+} from '$lib/server/photographs/photographs';
+import { exportPosition, importPosition, positionFile } from '$lib/server/exchange/exchange';
 import {
   createPosition,
   findPosition,
@@ -21,7 +21,7 @@ import {
   revisionsOf,
   saveRevision,
   setDeleted,
-} from '$lib/server/positions';
+} from '$lib/server/positions/positions';
 import {
   addToShelf,
   changeOnShelf,
@@ -31,7 +31,7 @@ import {
   shelfLimit,
   shelfOf,
   takeOffShelf,
-} from '$lib/server/shelf';
+} from '$lib/server/shelf/shelf';
 
 const folder = (path: string): string => fileURLToPath(new URL(`../../${path}`, import.meta.url));
 const url = process.env.DATABASE_URL;

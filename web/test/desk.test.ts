@@ -1,11 +1,12 @@
 import type { Result } from '@pilgrim/core';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { Desk, type Head } from '$lib/position/desk.svelte';
-import type { Draft } from '$lib/position/drafts';
+import type { Head } from '$lib/api';
+import { Desk } from '$lib/desk/desk.svelte';
+import type { Draft } from '$lib/desk/drafts';
 
 const drafts = new Map<string, Draft>();
 let draftsWork = true;
-vi.mock('$lib/position/drafts', () => ({
+vi.mock('$lib/desk/drafts', () => ({
   readStoredDraft: async (id: string) => {
     if (!draftsWork) throw new Error('no storage');
     return drafts.get(id);

@@ -1,17 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import {
-  answer,
-  idOf,
-  ifMatch,
-  jsonLimit,
-  parsed,
-  problemResponse,
-  readJsonBody,
-  Refusal,
-  refuse,
-} from '$lib/server/http';
-import { newPosition } from '$lib/server/inputs';
-import { openApi } from '$lib/server/openapi';
+import { answer, idOf, ifMatch, jsonLimit, parsed, problemResponse, readJsonBody } from '$lib/server/http/http';
+import { Refusal, refuse } from '$lib/server/refusal';
+import { newPosition } from '$lib/server/http/inputs';
+import { openApi } from '$lib/server/http/openapi';
 
 const post = (body: BodyInit, type = 'application/json'): Request =>
   new Request('http://127.0.0.1/x', { method: 'POST', body, headers: { 'content-type': type } });

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { cleanImage } from '$lib/server/image';
+import { cleanImage } from '$lib/server/photographs/image';
 
 const bytes = (...list: (number | string)[]): Buffer =>
   Buffer.concat(list.map((x) => (typeof x === 'number' ? Buffer.from([x]) : Buffer.from(x, 'latin1'))));

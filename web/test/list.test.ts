@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { nameplate } from '@pilgrim/core';
 import { describe, expect, it } from 'vitest';
 import { delimiterOf, readUtf8 } from '$lib/files/text';
-import { readMotorList } from '$lib/server/list';
-import { Refusal } from '$lib/server/http';
+import { readMotorList } from '$lib/server/shelf/list';
+import { Refusal } from '$lib/server/refusal';
 
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const heading = 'Name,Power (kW),Volts,Amps,RPM,Hz,Frame,Qty,Location';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { figureIds } from '@pilgrim/core';
-import { fieldName, figureName, isStation, stationIds, stationNames, stationOfField } from '$lib/names';
+import { fieldName, figureName, isStation, stationIds, stationNames, stationOfField } from '$lib/ui/names';
 
 describe('names', () => {
   it('a field leads to the station on whose desk it stands', () => {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { putAt, valueAt } from '$lib/position/paths';
+import { putAt, valueAt } from '$lib/desk/paths';
 
 describe('paths of a draft', () => {
   it('puts and reads through objects and rows', () => {

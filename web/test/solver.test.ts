@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { screenColumns, type ScreenQuery } from '@pilgrim/core';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { solver } from '../src/lib/solver/solver';
+import { solver } from '$lib/solver/solver';
 
 const demo = (file: string): Record<string, unknown> => {
   const read: { case: Record<string, unknown> } = JSON.parse(readFileSync(`demo/positions/${file}`, 'utf8'));

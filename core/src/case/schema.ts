@@ -1,5 +1,21 @@
 import { z } from 'zod';
-import { causes, controls, machines, methods, mountings, shapes, trainKinds } from '../contract';
+import {
+  causes,
+  controls,
+  dirts,
+  driveHousings,
+  driveLocations,
+  machines,
+  methods,
+  mountings,
+  plateConditions,
+  practiceIds,
+  rankings,
+  shapes,
+  speedNeeds,
+  trainKinds,
+  waters,
+} from '../contract';
 import { flag, groups, number, oneOf, quantity, text } from './fields';
 
 const efficiency = () => number({ above: 0, below: 1 }, 0.936);
@@ -91,7 +107,7 @@ export const plateSchema = z.strictObject({
 /** The plate of the motor that is there: also how it was read. */
 const oldPlate = plateSchema.extend({
   /** Whether there is a plate to read at all. */
-  condition: oneOf(['legible', 'missing', 'burnt']).optional(),
+  condition: oneOf(plateConditions).optional(),
   /** The text it was read from, whole, so that what was not understood stays visible. */
   text: text(4000).optional(),
 });
@@ -366,7 +382,7 @@ export const caseSchema = z.strictObject(
   {
     format: z.literal('pilgrim.case/1', { error: 'must be "pilgrim.case/1"' }),
     name: text().optional(),
-    practice: oneOf(['north-america', 'iec']),
+    practice: oneOf(practiceIds),
     rules: z
       .strictObject({
         sizingMargin: number({ min: 1, max: 3 }, 1.1).optional(),
@@ -380,7 +396,7 @@ export const caseSchema = z.strictObject(
         conductorBasis: oneOf(['table', 'plate']).optional(),
         driveAltitude: oneOf(['current', 'temperature']).optional(),
         maxDip: number({ above: 0, below: 1 }, 0.15).optional(),
-        ranking: oneOf(['life-cycle', 'price', 'efficiency', 'shelf', 'margin']).optional(),
+        ranking: oneOf(rankings).optional(),
       })
       .optional(),
     plate: oldPlate.optional(),
@@ -441,8 +457,8 @@ export const caseSchema = z.strictObject(
         ambientNight: quantity('temperature', 'any').optional(),
         driveAmbient: quantity('temperature', 'any').optional(),
         altitude: quantity('length', 'any').optional(),
-        dirt: oneOf(['clean', 'dusty', 'dirty']).optional(),
-        water: oneOf(['dry', 'drips', 'splash', 'washdown', 'outdoor']).optional(),
+        dirt: oneOf(dirts).optional(),
+        water: oneOf(waters).optional(),
         corrosive: flag().optional(),
         food: flag().optional(),
         sun: flag().optional(),
@@ -450,14 +466,14 @@ export const caseSchema = z.strictObject(
         mounting: oneOf(mountings).optional(),
         noiseLimit: quantity('sound').optional(),
         hazardous: flag().optional(),
-        driveLocation: oneOf(['indoor-clean', 'at-the-motor', 'outdoor']).optional(),
-        driveHousing: oneOf(['wall', 'cabinet']).optional(),
+        driveLocation: oneOf(driveLocations).optional(),
+        driveHousing: oneOf(driveHousings).optional(),
         cable: z.strictObject({ length: quantity('length', 'zero').optional() }).optional(),
       })
       .optional(),
     speed: z
       .strictObject({
-        need: oneOf(['fixed', 'variable']).optional(),
+        need: oneOf(speedNeeds).optional(),
         min: number({ min: 0, max: 10 }, 0.4).optional(),
         max: number({ above: 0, max: 10 }, 1).optional(),
         profile: profile.optional(),

@@ -34,4 +34,15 @@ export const causes = [
   'unknown',
 ] as const;
 
+export const practiceIds = ['north-america', 'iec'] as const;
+export const plateConditions = ['legible', 'missing', 'burnt'] as const;
+export const dirts = ['clean', 'dusty', 'dirty'] as const;
+export const waters = ['dry', 'drips', 'splash', 'washdown', 'outdoor'] as const;
+export const driveLocations = ['indoor-clean', 'at-the-motor', 'outdoor'] as const;
+export const driveHousings = ['wall', 'cabinet'] as const;
+export const speedNeeds = ['fixed', 'variable'] as const;
+export const demandKinds = ['power', 'torque', 'pull', 'pump', 'fan', 'conveyor', 'hoist', 'measured'] as const;
+export const supplyKinds = ['transformer', 'generator', 'fault-level', 'stiff'] as const;
+export const rankings = ['life-cycle', 'price', 'efficiency', 'shelf', 'margin'] as const;
+
 export type Machine = (typeof machines)[number];

@@ -1,3 +1,5 @@
+import { rankings } from '../contract';
+
 /** A choice on which practitioners disagree: what Pilgrim takes unless told otherwise, and why. */
 export interface HouseRule<V> {
   readonly title: string;
@@ -80,10 +82,10 @@ export const houseRules = {
     [0.05, 0.1, 0.15, 0.2],
     'At 15 % most contactors stay in and lights flicker; the supplier may ask for less.',
   ),
-  ranking: rule<'life-cycle' | 'price' | 'efficiency' | 'shelf' | 'margin'>(
+  ranking: rule<(typeof rankings)[number]>(
     'Candidates ranked by',
     'life-cycle',
-    ['life-cycle', 'price', 'efficiency', 'shelf', 'margin'],
+    rankings,
     'Price is a small part of what a motor costs over its life.',
   ),
 } as const;

@@ -30,8 +30,7 @@ const habits: Partial<Record<UnitId, (value: number) => string>> = {
   h: (v) => whole(v),
   s: (v) => trim(writeNumber(v)),
   dB: (v) => trim(v.toFixed(1)),
-  // A ratio close to one says how far off it is.
-  '1': (v) => (Number.isInteger(v) ? v.toString() : trim(Math.abs(v - 1) < 0.05 ? v.toFixed(4) : writeNumber(v))),
+  '1': pureNumber,
 };
 
 /**
@@ -49,7 +48,7 @@ export function writeQuantity(value: number, unit: UnitId, system: ReadingSystem
 
 /** A unit without a dimension of its own; of those only energy is read in larger ones. */
 function plain(value: number, unit: UnitId): string {
-  const wanted = step(value, unit);
+  const wanted = unit === 'J' ? step(value, unit) : unit;
   const factor = { GJ: 1e9, MJ: 1e6, kJ: 1e3 }[wanted] ?? 1;
   return join(number(value / factor, unit), wanted === unit ? unitLabel(unit) : wanted);
 }
@@ -64,6 +63,13 @@ function inUnit(value: number, spec: DimensionSpec, name: string, base: UnitId):
   const converted = (value - (unit.offset ?? 0)) / unit.factor;
   const plain = unit.factor === 1 || unit.offset !== undefined;
   return join(plain ? number(converted, base) : writeNumber(converted), unit.names[0]);
+}
+
+/** A ratio close to one says how far off it is; what is no ratio at all, such as a count, keeps its whole number. */
+function pureNumber(v: number): string {
+  if (Number.isInteger(v)) return v.toString();
+  if (Math.abs(v) >= 1000) return Math.round(v).toString();
+  return trim(Math.abs(v - 1) < 0.05 ? v.toFixed(4) : writeNumber(v));
 }
 
 /** Three figures, and nothing behind the point: what is counted over a year is not known better. */

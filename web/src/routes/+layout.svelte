@@ -4,9 +4,9 @@
   import { resolve } from '$app/paths';
   import Moon from '@lucide/svelte/icons/moon';
   import Sun from '@lucide/svelte/icons/sun';
-  import { reading, type Reading } from '$lib/reading.svelte';
-  import { setDark, theme } from '$lib/theme.svelte';
-  import KeysHelp from '$lib/parts/KeysHelp.svelte';
+  import { reading, type Reading } from '$lib/ui/reading.svelte';
+  import { setDark, theme } from '$lib/ui/theme.svelte';
+  import KeysHelp from '$lib/ui/KeysHelp.svelte';
 
   let { children, data } = $props();
   untrack(() => (theme.dark = data.dark));

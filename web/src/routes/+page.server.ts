@@ -1,4 +1,4 @@
-import { database } from '$lib/server/database';
-import { listPositions } from '$lib/server/positions';
+import { database } from '$lib/server/db/database';
+import { listPositions } from '$lib/server/positions/positions';
 
 export const load = async () => ({ positions: await listPositions(await database()) });

@@ -1,11 +1,12 @@
 <script lang="ts">
+  import { createPosition, importPosition } from '$lib/api';
   import { onMount } from 'svelte';
   import { goto, invalidateAll } from '$app/navigation';
   import { resolve } from '$app/paths';
   import { tinykeys } from 'tinykeys';
-  import { singleKeys } from '$lib/keys.svelte';
-  import { stationIds, stationNames, words } from '$lib/names';
-  import Mark from '$lib/parts/Mark.svelte';
+  import { singleKeys } from '$lib/ui/keys.svelte';
+  import { stationIds, stationNames, words } from '$lib/ui/names';
+  import Mark from '$lib/ui/Mark.svelte';
 
   let { data } = $props();
   let query = $state('');
@@ -55,29 +56,23 @@
 
   async function add(event: SubmitEvent): Promise<void> {
     event.preventDefault();
-    const response = await fetch('/api/v1/positions', {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ tag, name, area, plant }),
-    });
-    const answer: { id?: string; title?: string; errors?: { path: string; message: string }[] } = await response.json();
-    if (response.ok && answer.id) await goto(resolve('/positions/[id]/[station]', { id: answer.id, station: 'plate' }));
-    else message = answer.errors?.map((e) => `${e.path}: ${e.message}`).join('; ') ?? answer.title ?? 'Not made.';
+    const answer = await createPosition({ tag, name, area, plant });
+    if (answer.ok) {
+      await goto(resolve('/positions/[id]/[station]', { id: answer.value.id, station: 'plate' }));
+      return;
+    }
+    const { errors, title } = answer.problem;
+    message = errors?.map((e) => `${e.path}: ${e.message}`).join('; ') ?? title ?? 'Not made.';
   }
 
   async function take(files: FileList | null): Promise<void> {
     const file = files?.[0];
     if (!file) return;
-    const response = await fetch('/api/v1/positions/import', {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: await file.text(),
-    });
-    const answer: { title?: string; detail?: string } = await response.json();
-    message = response.ok
+    const answer = await importPosition(await file.text());
+    message = answer.ok
       ? `${file.name} was taken.`
-      : `${answer.title ?? 'Not taken'}: ${answer.detail ?? 'the file is not a position'}`;
-    if (response.ok) await invalidateAll();
+      : `${answer.problem.title ?? 'Not taken'}: ${answer.problem.detail ?? 'the file is not a position'}`;
+    if (answer.ok) await invalidateAll();
   }
 </script>
 

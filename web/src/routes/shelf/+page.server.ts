@@ -1,7 +1,7 @@
 import { nameplate } from '@pilgrim/core';
-import { database } from '$lib/server/database';
-import { plantsOf, shelfOf } from '$lib/server/shelf';
-import { shelfLines } from '$lib/server/shelfLines';
+import { database } from '$lib/server/db/database';
+import { plantsOf, shelfOf } from '$lib/server/shelf/shelf';
+import { shelfLines } from '$lib/server/shelf/lines';
 
 export const load = async ({ url }) => {
   const sql = await database();

@@ -1,9 +1,10 @@
 <script lang="ts">
+  import { changeOnShelf, shelfAsCsv, takeOffShelf } from '$lib/api';
   import { goto, invalidateAll } from '$app/navigation';
   import { resolve } from '$app/paths';
-  import Group from '$lib/parts/Group.svelte';
-  import ListImport from '$lib/parts/ListImport.svelte';
-  import PlateToShelf from '$lib/parts/PlateToShelf.svelte';
+  import Group from '$lib/ui/Group.svelte';
+  import ListImport from '$lib/shelf/ListImport.svelte';
+  import PlateToShelf from '$lib/shelf/PlateToShelf.svelte';
 
   let { data } = $props();
   const shownAtOnce = 200;
@@ -21,29 +22,26 @@
     await invalidateAll();
   }
   async function put(id: string, name: string, change: { quantity?: number; place?: string }): Promise<void> {
-    const response = await fetch(`/api/v1/shelf/${id}`, {
-      method: 'PATCH',
-      headers: { 'content-type': 'application/json', 'if-match': `"${plant?.shelfVersion ?? 0}"` },
-      body: JSON.stringify(change),
-    });
-    if (response.ok) await changed(`${name} was changed.`);
-    else if (response.status === 412) await changed('Somebody changed the shelf in between; it was read again.');
+    const answer = await changeOnShelf(id, plant?.shelfVersion ?? 0, change);
+    if (answer.ok) await changed(`${name} was changed.`);
+    else if (answer.status === 412) await changed('Somebody changed the shelf in between; it was read again.');
     else message = `${name} was not changed: write a whole number, zero or more.`;
   }
   async function remove(id: string, name: string): Promise<void> {
-    const response = await fetch(`/api/v1/shelf/${id}`, {
-      method: 'DELETE',
-      headers: { 'if-match': `"${plant?.shelfVersion ?? 0}"` },
-    });
+    const answer = await takeOffShelf(id, plant?.shelfVersion ?? 0);
     await changed(
-      response.ok ? `${name} is off the shelf.` : 'Somebody changed the shelf in between; it was read again.',
+      answer.ok ? `${name} is off the shelf.` : 'Somebody changed the shelf in between; it was read again.',
     );
   }
   async function save(): Promise<void> {
     if (!plant) return;
-    const response = await fetch(`/api/v1/plants/${plant.id}/shelf`, { headers: { accept: 'text/csv' } });
+    const file = await shelfAsCsv(plant.id);
+    if (!file) {
+      message = 'The server did not answer: the list was not made.';
+      return;
+    }
     const link = document.createElement('a');
-    link.href = URL.createObjectURL(await response.blob());
+    link.href = URL.createObjectURL(file);
     link.download = 'own-shelf.csv';
     link.click();
     URL.revokeObjectURL(link.href);

@@ -1,9 +1,9 @@
 import type { Result } from '@pilgrim/core';
 import { error } from '@sveltejs/kit';
 import { z } from 'zod';
-import { database } from '$lib/server/database';
-import { photographsOf } from '$lib/server/photographs';
-import { findPosition, findRevision, findStudy } from '$lib/server/positions';
+import { database } from '$lib/server/db/database';
+import { photographsOf } from '$lib/server/photographs/photographs';
+import { findPosition, findRevision, findStudy } from '$lib/server/positions/positions';
 
 /** A result kept by an older core lacks what was not told then. */
 const asNow = (result: Result): Result => ({

@@ -1,16 +1,17 @@
 <script lang="ts">
+  import { removePosition } from '$lib/api';
   import { onMount, tick, untrack } from 'svelte';
   import { goto as navigate } from '$app/navigation';
   import { resolve } from '$app/paths';
   import { page } from '$app/state';
   import { formatDistanceToNow } from 'date-fns/formatDistanceToNow';
   import { tinykeys } from 'tinykeys';
-  import { inField, singleKeys } from '$lib/keys.svelte';
-  import { isStation, stationIds, stationOfField } from '$lib/names';
-  import Conflict from '$lib/parts/Conflict.svelte';
-  import Ledger from '$lib/parts/Ledger.svelte';
-  import StationWay from '$lib/parts/StationWay.svelte';
-  import { Desk, provideDesk } from '$lib/position/desk.svelte';
+  import { inField, singleKeys } from '$lib/ui/keys.svelte';
+  import { isStation, stationIds, stationOfField } from '$lib/ui/names';
+  import Conflict from '$lib/desk/Conflict.svelte';
+  import Ledger from '$lib/desk/Ledger.svelte';
+  import StationWay from '$lib/desk/StationWay.svelte';
+  import { Desk, provideDesk } from '$lib/desk/desk.svelte';
 
   let { data, children } = $props();
   const station = $derived(
@@ -71,11 +72,8 @@
   });
 
   async function remove(): Promise<void> {
-    const response = await fetch(`/api/v1/positions/${data.position.id}`, {
-      method: 'DELETE',
-      headers: { 'if-match': `"${data.position.version}"` },
-    });
-    if (response.ok) await navigate(resolve('/'), { invalidateAll: true });
+    const answer = await removePosition(data.position.id, data.position.version);
+    if (answer.ok) await navigate(resolve('/'), { invalidateAll: true });
     else desk.message = 'Not deleted: it was changed in between. Reload and try again.';
   }
 

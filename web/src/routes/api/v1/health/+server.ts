@@ -1,6 +1,6 @@
 import { coreVersion } from '@pilgrim/core';
-import { database } from '$lib/server/database';
-import { answer, jsonResponse } from '$lib/server/http';
+import { database } from '$lib/server/db/database';
+import { answer, jsonResponse } from '$lib/server/http/http';
 
 export const GET = () =>
   answer(async () => {

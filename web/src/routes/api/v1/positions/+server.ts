@@ -1,7 +1,7 @@
-import { database } from '$lib/server/database';
-import { answer, jsonResponse, parsed, readJsonBody } from '$lib/server/http';
-import { newPosition } from '$lib/server/inputs';
-import { createPosition, findPosition, listPositions } from '$lib/server/positions';
+import { database } from '$lib/server/db/database';
+import { answer, jsonResponse, parsed, readJsonBody } from '$lib/server/http/http';
+import { newPosition } from '$lib/server/http/inputs';
+import { createPosition, findPosition, listPositions } from '$lib/server/positions/positions';
 
 export const GET = () => answer(async () => jsonResponse(await listPositions(await database())));
 

@@ -1,5 +1,6 @@
 import { readCase, solve } from '@pilgrim/core';
-import { answer, jsonResponse, readJsonBody, refuse } from '$lib/server/http';
+import { answer, jsonResponse, readJsonBody } from '$lib/server/http/http';
+import { refuse } from '$lib/server/refusal';
 
 export const POST = ({ request }) =>
   answer(async () => {

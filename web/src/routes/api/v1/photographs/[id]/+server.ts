@@ -1,6 +1,7 @@
-import { database } from '$lib/server/database';
-import { answer, idOf, ifMatch, refuse } from '$lib/server/http';
-import { dropPhotograph, photographContent } from '$lib/server/photographs';
+import { database } from '$lib/server/db/database';
+import { answer, idOf, ifMatch } from '$lib/server/http/http';
+import { refuse } from '$lib/server/refusal';
+import { dropPhotograph, photographContent } from '$lib/server/photographs/photographs';
 
 export const GET = ({ params }) =>
   answer(async () => {

@@ -1,7 +1,8 @@
-import { database } from '$lib/server/database';
-import { answer, idOf, ifMatch, jsonResponse, parsed, readJsonBody, refuse } from '$lib/server/http';
-import { positionChange } from '$lib/server/inputs';
-import { changePosition, findPosition, setDeleted } from '$lib/server/positions';
+import { database } from '$lib/server/db/database';
+import { answer, idOf, ifMatch, jsonResponse, parsed, readJsonBody } from '$lib/server/http/http';
+import { refuse } from '$lib/server/refusal';
+import { positionChange } from '$lib/server/http/inputs';
+import { changePosition, findPosition, setDeleted } from '$lib/server/positions/positions';
 
 export const GET = ({ params }) =>
   answer(async () => {

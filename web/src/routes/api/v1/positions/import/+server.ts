@@ -1,6 +1,7 @@
-import { database } from '$lib/server/database';
-import { importPosition, positionFile } from '$lib/server/exchange';
-import { answer, fileLimit, jsonResponse, parsed, readJsonBody, refuse } from '$lib/server/http';
+import { database } from '$lib/server/db/database';
+import { importPosition, positionFile } from '$lib/server/exchange/exchange';
+import { answer, fileLimit, jsonResponse, parsed, readJsonBody } from '$lib/server/http/http';
+import { refuse } from '$lib/server/refusal';
 
 export const POST = ({ request }) =>
   answer(async () => {

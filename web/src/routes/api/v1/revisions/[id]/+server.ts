@@ -1,6 +1,7 @@
-import { database } from '$lib/server/database';
-import { answer, idOf, jsonResponse, refuse } from '$lib/server/http';
-import { findRevision } from '$lib/server/positions';
+import { database } from '$lib/server/db/database';
+import { answer, idOf, jsonResponse } from '$lib/server/http/http';
+import { refuse } from '$lib/server/refusal';
+import { findRevision } from '$lib/server/positions/positions';
 
 export const GET = ({ params }) =>
   answer(async () => {

@@ -1,4 +1,4 @@
-import { caseJsonSchema } from '$lib/server/openapi';
-import { jsonResponse } from '$lib/server/http';
+import { caseJsonSchema } from '$lib/server/http/openapi';
+import { jsonResponse } from '$lib/server/http/http';
 
 export const GET = () => jsonResponse(caseJsonSchema);

@@ -1,4 +1,4 @@
-import { resultJsonSchema } from '$lib/server/openapi';
-import { jsonResponse } from '$lib/server/http';
+import { resultJsonSchema } from '$lib/server/http/openapi';
+import { jsonResponse } from '$lib/server/http/http';
 
 export const GET = () => jsonResponse(resultJsonSchema);

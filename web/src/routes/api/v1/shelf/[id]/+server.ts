@@ -1,7 +1,8 @@
-import { database } from '$lib/server/database';
-import { answer, idOf, ifMatch, jsonResponse, parsed, readJsonBody, refuse } from '$lib/server/http';
-import { shelfChange } from '$lib/server/inputs';
-import { changeOnShelf, takeOffShelf, type ShelfWrite } from '$lib/server/shelf';
+import { database } from '$lib/server/db/database';
+import { answer, idOf, ifMatch, jsonResponse, parsed, readJsonBody } from '$lib/server/http/http';
+import { refuse } from '$lib/server/refusal';
+import { shelfChange } from '$lib/server/http/inputs';
+import { changeOnShelf, takeOffShelf, type ShelfWrite } from '$lib/server/shelf/shelf';
 
 /** Writes carry the shelf's version as they saw it, the ETag of the plant's shelf. */
 export const PATCH = ({ params, request }) =>

@@ -1,9 +1,10 @@
 import { nameplate } from '@pilgrim/core';
 import { stringify } from 'csv-stringify/sync';
-import { database } from '$lib/server/database';
-import { answer, idOf, jsonResponse, parsed, readJsonBody, refuse } from '$lib/server/http';
-import { newShelfMotor } from '$lib/server/inputs';
-import { addToShelf, findPlant, shelfOf } from '$lib/server/shelf';
+import { database } from '$lib/server/db/database';
+import { answer, idOf, jsonResponse, parsed, readJsonBody } from '$lib/server/http/http';
+import { refuse } from '$lib/server/refusal';
+import { newShelfMotor } from '$lib/server/http/inputs';
+import { addToShelf, findPlant, shelfOf } from '$lib/server/shelf/shelf';
 
 /** The plant's shelf, as JSON or (Accept: text/csv) as a list that can be read back. */
 export const GET = ({ params, request }) =>

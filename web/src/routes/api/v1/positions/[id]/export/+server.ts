@@ -1,6 +1,7 @@
-import { database } from '$lib/server/database';
-import { exportPosition } from '$lib/server/exchange';
-import { answer, idOf, jsonResponse, refuse } from '$lib/server/http';
+import { database } from '$lib/server/db/database';
+import { exportPosition } from '$lib/server/exchange/exchange';
+import { answer, idOf, jsonResponse } from '$lib/server/http/http';
+import { refuse } from '$lib/server/refusal';
 
 export const GET = ({ params }) =>
   answer(async () => {

@@ -1,8 +1,14 @@
-import { database } from '$lib/server/database';
-import { answer, fileLimit, idOf, jsonResponse, readBody, refuse } from '$lib/server/http';
-import { cleanImage } from '$lib/server/image';
-import { keepPhotograph, photographLimit, photographsOf, photographsPerPosition } from '$lib/server/photographs';
-import { findPosition } from '$lib/server/positions';
+import { database } from '$lib/server/db/database';
+import { answer, fileLimit, idOf, jsonResponse, readBody } from '$lib/server/http/http';
+import { refuse } from '$lib/server/refusal';
+import { cleanImage } from '$lib/server/photographs/image';
+import {
+  keepPhotograph,
+  photographLimit,
+  photographsOf,
+  photographsPerPosition,
+} from '$lib/server/photographs/photographs';
+import { findPosition } from '$lib/server/positions/positions';
 
 export const GET = ({ params }) =>
   answer(async () => jsonResponse(await photographsOf(await database(), idOf(params.id))));

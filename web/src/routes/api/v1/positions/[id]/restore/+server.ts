@@ -1,6 +1,7 @@
-import { database } from '$lib/server/database';
-import { answer, idOf, ifMatch, jsonResponse, refuse } from '$lib/server/http';
-import { findPosition, setDeleted } from '$lib/server/positions';
+import { database } from '$lib/server/db/database';
+import { answer, idOf, ifMatch, jsonResponse } from '$lib/server/http/http';
+import { refuse } from '$lib/server/refusal';
+import { findPosition, setDeleted } from '$lib/server/positions/positions';
 
 export const POST = ({ params, request }) =>
   answer(async () => {

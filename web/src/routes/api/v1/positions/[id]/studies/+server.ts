@@ -1,7 +1,8 @@
-import { database } from '$lib/server/database';
-import { answer, idOf, jsonResponse, parsed, readJsonBody, refuse } from '$lib/server/http';
-import { newStudy } from '$lib/server/inputs';
-import { createStudy, findPosition, findStudy, studiesOf } from '$lib/server/positions';
+import { database } from '$lib/server/db/database';
+import { answer, idOf, jsonResponse, parsed, readJsonBody } from '$lib/server/http/http';
+import { refuse } from '$lib/server/refusal';
+import { newStudy } from '$lib/server/http/inputs';
+import { createStudy, findPosition, findStudy, studiesOf } from '$lib/server/positions/positions';
 
 export const GET = ({ params }) => answer(async () => jsonResponse(await studiesOf(await database(), idOf(params.id))));
 

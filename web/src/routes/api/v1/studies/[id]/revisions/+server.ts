@@ -1,8 +1,9 @@
 import { readCase } from '@pilgrim/core';
-import { database } from '$lib/server/database';
-import { answer, idOf, ifMatch, jsonResponse, parsed, readJsonBody, refuse } from '$lib/server/http';
-import { newRevision } from '$lib/server/inputs';
-import { findStudy, revisionsOf, saveRevision } from '$lib/server/positions';
+import { database } from '$lib/server/db/database';
+import { answer, idOf, ifMatch, jsonResponse, parsed, readJsonBody } from '$lib/server/http/http';
+import { refuse } from '$lib/server/refusal';
+import { newRevision } from '$lib/server/http/inputs';
+import { findStudy, revisionsOf, saveRevision } from '$lib/server/positions/positions';
 
 export const GET = ({ params }) =>
   answer(async () => jsonResponse(await revisionsOf(await database(), idOf(params.id))));

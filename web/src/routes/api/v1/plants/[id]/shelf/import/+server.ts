@@ -1,8 +1,9 @@
-import { database } from '$lib/server/database';
-import { answer, fileLimit, idOf, jsonResponse, parsed, readBody, refuse } from '$lib/server/http';
-import { listMapping } from '$lib/server/inputs';
-import { firstRows, readMotorList } from '$lib/server/list';
-import { addToShelf, findPlant } from '$lib/server/shelf';
+import { database } from '$lib/server/db/database';
+import { answer, fileLimit, idOf, jsonResponse, parsed, readBody } from '$lib/server/http/http';
+import { refuse } from '$lib/server/refusal';
+import { listMapping } from '$lib/server/http/inputs';
+import { firstRows, readMotorList } from '$lib/server/shelf/list';
+import { addToShelf, findPlant } from '$lib/server/shelf/shelf';
 
 /**
  * A list of motors in CSV. Without `take` it is only read and told: columns, how they are understood, good and bad rows. With

@@ -1,0 +1,111 @@
+import type { CaseError, nameplate, Result } from '@pilgrim/core';
+
+/** Everything the interface asks of the server, each call with what it answers. */
+
+/** A refusal as the server words it (RFC 9457), or that it did not answer. */
+export interface Problem {
+  readonly title?: string;
+  readonly detail?: string;
+  readonly errors?: readonly CaseError[];
+  /** The revision in the way, where somebody saved in between. */
+  readonly head?: Head;
+}
+
+/** `status` 0: the server did not answer. */
+export type Answer<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly status: number; readonly problem: Problem };
+
+/** What the server keeps of the newest revision. */
+export interface Head {
+  readonly id: string;
+  readonly caseText: unknown;
+  readonly result: Result;
+  readonly author: string;
+  readonly createdAt: string;
+}
+
+/** A photograph of a plate as the server lists it. */
+export interface PhotographListed {
+  readonly id: string;
+  readonly name: string;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** What the server read of a list of motors. */
+export interface ListTold {
+  readonly headings: readonly string[];
+  readonly mapping: nameplate.ListMapping;
+  readonly missing: readonly string[];
+  readonly rows: number;
+  readonly good: number;
+  readonly bad: number;
+  readonly errors: readonly { readonly line: number; readonly column: string; readonly message: string }[];
+  readonly sample: readonly (readonly string[])[];
+  readonly taken: number;
+}
+
+interface Sent {
+  readonly method?: 'POST' | 'PATCH' | 'DELETE';
+  readonly type?: string;
+  readonly body?: BodyInit;
+  /** What was last seen of the thing that is changed. */
+  readonly match?: string;
+}
+
+async function call<T>(path: string, { method, type, body, match }: Sent = {}): Promise<Answer<T>> {
+  try {
+    const response = await fetch(`/api/v1/${path}`, {
+      method,
+      body,
+      headers: { ...(type && { 'content-type': type }), ...(match !== undefined && { 'if-match': `"${match}"` }) },
+    });
+    const text = await response.text();
+    const value: unknown = text === '' ? null : JSON.parse(text);
+    // The server's own schemas are tested against these shapes.
+    if (response.ok) return { ok: true, value: value as T };
+    return { ok: false, status: response.status, problem: (value ?? {}) as Problem };
+  } catch {
+    return { ok: false, status: 0, problem: { title: 'The server did not answer' } };
+  }
+}
+
+const json = (body: unknown): Pick<Sent, 'type' | 'body'> => ({ type: 'application/json', body: JSON.stringify(body) });
+
+export const createPosition = (position: { tag: string; name: string; area: string; plant: string }) =>
+  call<{ readonly id: string }>('positions', { method: 'POST', ...json(position) });
+export const importPosition = (file: string) =>
+  call<unknown>('positions/import', { method: 'POST', type: 'application/json', body: file });
+export const removePosition = (id: string, version: number) =>
+  call<unknown>(`positions/${id}`, { method: 'DELETE', match: String(version) });
+export const saveRevision = (study: string, parent: string | null, of: { case: object; author: string }) =>
+  call<Head>(`studies/${study}/revisions`, { method: 'POST', match: parent ?? 'none', ...json(of) });
+
+export const keepPhotograph = (position: string, name: string, picture: Blob) =>
+  call<PhotographListed>(`positions/${position}/photographs?name=${encodeURIComponent(name)}`, {
+    method: 'POST',
+    type: 'image/jpeg',
+    body: picture,
+  });
+export const removePhotograph = (id: string) => call<unknown>(`photographs/${id}`, { method: 'DELETE', match: id });
+
+export const listShelf = (plant: string) => call<unknown>(`plants/${plant}/shelf`);
+export const addToShelf = (plant: string, entry: object) =>
+  call<unknown>(`plants/${plant}/shelf`, { method: 'POST', ...json(entry) });
+export const changeOnShelf = (id: string, version: number, change: { quantity?: number; place?: string }) =>
+  call<unknown>(`shelf/${id}`, { method: 'PATCH', match: String(version), ...json(change) });
+export const takeOffShelf = (id: string, version: number) =>
+  call<unknown>(`shelf/${id}`, { method: 'DELETE', match: String(version) });
+/** Reads a list of motors; takes the good rows where `take` is set. */
+export function importList(plant: string, file: File, mapping: nameplate.ListMapping | undefined, take: boolean) {
+  const query = new URLSearchParams();
+  if (mapping) query.set('mapping', JSON.stringify(mapping));
+  if (take) query.set('take', 'good');
+  return call<ListTold>(`plants/${plant}/shelf/import?${query}`, { method: 'POST', type: 'text/csv', body: file });
+}
+
+/** The plant's shelf as a spreadsheet's file; undefined where the server did not answer. */
+export async function shelfAsCsv(plant: string): Promise<Blob | undefined> {
+  const response = await fetch(`/api/v1/plants/${plant}/shelf`, { headers: { accept: 'text/csv' } }).catch(() => null);
+  return response?.ok ? response.blob() : undefined;
+}

@@ -1,0 +1,211 @@
+import type { CaseError, Figure, Result } from '@pilgrim/core';
+import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer';
+import { getContext, setContext } from 'svelte';
+import { listShelf, saveRevision, type Head, type Problem } from '$lib/api';
+import { bringShelf, LatestSolver } from '$lib/solver';
+import { dropDraft, readStoredDraft, storeDraft } from './drafts';
+import { putAt, valueAt, type Json } from './paths';
+
+enablePatches();
+
+type CaseDraft = { readonly [key: string]: Json };
+
+interface Step {
+  readonly path: string;
+  readonly undo: Patch[];
+  readonly redo: Patch[];
+}
+
+export type SaveState = 'saved' | 'edited' | 'saving' | 'failed';
+
+/** One position being worked on: the case as typed, its newest result, what is wrong, undo, draft and save. */
+export class Desk {
+  case: CaseDraft = $state.raw({});
+  result: Result | null = $state.raw(null);
+  /** Counts the worker's answers: what asks it for more (rows, comparisons) asks again when this changes. */
+  answers = $state(0);
+  errors: readonly CaseError[] = $state.raw([]);
+  parent: string | null = $state(null);
+  state: SaveState = $state('saved');
+  message = $state('');
+  /** Somebody else's revision that stands in the way of a save. */
+  conflict: Head | null = $state.raw(null);
+  /** The figure whose working the ledger shows. */
+  working: string | null = $state(null);
+
+  #past: Step[] = [];
+  #future: Step[] = [];
+  #store: ReturnType<typeof setTimeout> | undefined;
+  readonly #solver = new LatestSolver((answer) => {
+    if (answer.result) this.result = answer.result;
+    this.errors = answer.errors;
+    this.answers++;
+  });
+
+  constructor(
+    readonly studyId: string,
+    head: Head | null,
+    name: string,
+  ) {
+    this.take(head, name);
+  }
+
+  /** Starts from a revision, or from an empty case with the position's name. */
+  take(head: Head | null, name: string): void {
+    this.case = head ? asDraft(head.caseText) : { format: 'pilgrim.case/1', practice: 'iec', name };
+    this.result = head?.result ?? null;
+    this.parent = head?.id ?? null;
+    this.state = 'saved';
+    this.conflict = null;
+    this.errors = [];
+    this.#past = [];
+    this.#future = [];
+  }
+
+  /** Brings back an unsaved edit of this study, if there is one, and solves. */
+  async wake(): Promise<void> {
+    try {
+      const draft = await readStoredDraft(this.studyId);
+      if (draft) {
+        this.case = asDraft(draft.case);
+        this.parent = draft.parent;
+        this.state = 'edited';
+        this.message = 'Unsaved edits were brought back.';
+      }
+    } catch {
+      this.message = 'This browser keeps no drafts: save often.';
+    }
+    this.#solver.ask(this.case);
+  }
+
+  /** Fetches the plant's own shelf, hands it to the solver and solves again. */
+  async bringShelf(plantId: string): Promise<void> {
+    const answer = await listShelf(plantId);
+    if (!answer.ok && answer.status === 0)
+      this.message = 'The own shelf could not be fetched: the choice is made among the catalogue.';
+    if (!answer.ok || !Array.isArray(answer.value) || answer.value.length === 0) return;
+    await bringShelf(answer.value);
+    this.#solver.ask(this.case);
+  }
+
+  value(path: string): unknown {
+    return valueAt(this.case, path);
+  }
+
+  figure(id: string): Figure | undefined {
+    return this.result?.figures[id];
+  }
+
+  error(path: string): string | undefined {
+    return this.errors.find((e) => e.path === path)?.message;
+  }
+
+  /** Puts what was typed at a path; undefined clears it. Edits of one field in a row are one step of undo. */
+  set(path: string, value: Json | undefined): void {
+    this.change(path, (draft) => putAt(draft, path, value));
+  }
+
+  change(path: string, edit: (draft: object) => void): void {
+    const [next, redo, undo] = produceWithPatches(this.case, (draft) => void edit(draft));
+    if (redo.length === 0) return;
+    this.case = next;
+    const last = this.#past.at(-1);
+    if (last?.path === path && path !== '')
+      this.#past[this.#past.length - 1] = { path, undo: [...undo, ...last.undo], redo: [...last.redo, ...redo] };
+    else this.#past.push({ path, undo, redo });
+    this.#future = [];
+    this.#touched();
+  }
+
+  undo(): void {
+    const step = this.#past.pop();
+    if (!step) return;
+    this.case = applyPatches(this.case, step.undo);
+    this.#future.push(step);
+    this.#touched();
+  }
+
+  redo(): void {
+    const step = this.#future.pop();
+    if (!step) return;
+    this.case = applyPatches(this.case, step.redo);
+    this.#past.push(step);
+    this.#touched();
+  }
+
+  #touched(): void {
+    this.state = 'edited';
+    this.message = '';
+    this.#solver.ask(this.case);
+    clearTimeout(this.#store);
+    this.#store = setTimeout(() => void this.keepDraft(), 150);
+  }
+
+  async keepDraft(): Promise<void> {
+    clearTimeout(this.#store);
+    if (this.state === 'saved') return;
+    try {
+      await storeDraft(this.studyId, { case: this.case, parent: this.parent, at: Date.now() });
+    } catch {
+      this.message = 'The draft could not be kept on this machine: save now.';
+    }
+  }
+
+  /** Saves a revision; the server solves the same case again. Refused where somebody saved in between. */
+  async save(): Promise<void> {
+    if (this.state === 'saving') return;
+    this.state = 'saving';
+    const sent = this.case;
+    const author = localStorage.getItem('pilgrim.author') ?? 'unnamed';
+    const answer = await saveRevision(this.studyId, this.parent, { case: sent, author });
+    if (!answer.ok) {
+      this.#refused(answer.status, answer.problem);
+      return;
+    }
+    const revision = answer.value;
+    this.parent = revision.id;
+    this.conflict = null;
+    if (this.case === sent) {
+      this.state = 'saved';
+      this.result = revision.result;
+      this.message = 'Saved.';
+      await dropDraft(this.studyId).catch(() => {});
+    } else this.#touched();
+  }
+
+  #refused(status: number, problem: Problem): void {
+    this.state = 'failed';
+    if (status === 0) this.message = 'The server did not answer. The draft is kept on this machine; try again.';
+    else if (status === 412 && problem.head) {
+      this.conflict = problem.head;
+      this.message = 'Somebody saved this position in between.';
+    } else if (status === 422 && problem.errors) {
+      this.errors = problem.errors;
+      this.message = `Not saved: ${problem.errors.map((e) => e.path).join(', ')} cannot be read. What you typed is kept.`;
+    } else this.message = `Not saved: ${problem.title ?? 'the server refused'}.`;
+  }
+
+  /** Takes the other revision as it stands and drops the edits here. */
+  async takeTheirs(name: string): Promise<void> {
+    if (!this.conflict) return;
+    this.take(this.conflict, name);
+    await dropDraft(this.studyId).catch(() => {});
+    this.#solver.ask(this.case);
+  }
+
+  /** Keeps the edits here and saves them on top of the other revision, which stays in the history. */
+  async keepMine(): Promise<void> {
+    if (!this.conflict) return;
+    this.parent = this.conflict.id;
+    this.conflict = null;
+    this.state = 'edited';
+    await this.save();
+  }
+}
+
+const asDraft = (value: unknown): CaseDraft =>
+  typeof value === 'object' && value !== null ? (structuredClone(value) as CaseDraft) : {};
+
+const key = Symbol('desk');
+export const provideDesk = (of: () => Desk): void => void setContext(key, of);
+export const useDesk = (): (() => Desk) => getContext<() => Desk>(key);

@@ -1,0 +1,189 @@
+import { caseSchema, coreVersion, resultSchema } from '@pilgrim/core';
+import { z } from 'zod';
+import { positionFile } from '$lib/server/exchange/exchange';
+import { newPosition, newRevision, newShelfMotor, newStudy, positionChange, shelfChange } from './inputs';
+
+const options = { io: 'input', unrepresentable: 'any' } as const;
+
+export const caseJsonSchema = z.toJSONSchema(caseSchema, options);
+export const resultJsonSchema = z.toJSONSchema(resultSchema, options);
+
+const json = (schema: unknown) => ({ content: { 'application/json': { schema } } });
+const ok = (description: string, schema: unknown = {}) => ({ description, ...json(schema) });
+const problem = (description: string) => ({
+  description,
+  content: { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } },
+});
+const of = (schema: z.ZodType) => z.toJSONSchema(schema, options);
+const path = (name: string) => ({ name, in: 'path', required: true, schema: { type: 'string', format: 'uuid' } });
+const match = {
+  name: 'If-Match',
+  in: 'header',
+  required: true,
+  schema: { type: 'string' },
+  description: 'What you last saw: a version, a revision id, or "none"',
+};
+const outdated = { '412': problem('Changed since you read it'), '428': problem('If-Match is missing') };
+const body = (schema: unknown) => ({ required: true, ...json(schema) });
+
+/** The HTTP face, made from the same schemas that check what comes in. */
+export const openApi = {
+  openapi: '3.1.0',
+  info: { title: 'Pilgrim', version: coreVersion },
+  paths: {
+    '/api/v1/health': { get: { responses: { '200': ok('Alive, database included') } } },
+    '/api/v1/solve': {
+      post: {
+        requestBody: body({ $ref: '#/components/schemas/Case' }),
+        responses: {
+          '200': ok('The result', { $ref: '#/components/schemas/Result' }),
+          '422': problem('Not a valid case: errors with path and message'),
+          '413': problem('Larger than 2 MB'),
+        },
+      },
+    },
+    '/api/v1/positions': {
+      get: { responses: { '200': ok('All positions') } },
+      post: { requestBody: body(of(newPosition)), responses: { '201': ok('The new position') } },
+    },
+    '/api/v1/positions/import': {
+      post: {
+        requestBody: body(of(positionFile)),
+        responses: {
+          '201': ok('Id of the position'),
+          '409': problem('Not taken'),
+          '413': problem('Larger than 25 MB'),
+        },
+      },
+    },
+    '/api/v1/positions/{id}': {
+      parameters: [path('id')],
+      get: { responses: { '200': ok('The position, its version as ETag') } },
+      patch: {
+        parameters: [match],
+        requestBody: body(of(positionChange)),
+        responses: { '200': ok('The position'), ...outdated },
+      },
+      delete: { parameters: [match], responses: { '204': { description: 'In the trash' }, ...outdated } },
+    },
+    '/api/v1/positions/{id}/restore': {
+      parameters: [path('id'), match],
+      post: { responses: { '200': ok('Out of the trash'), ...outdated } },
+    },
+    '/api/v1/positions/{id}/export': {
+      parameters: [path('id')],
+      get: { responses: { '200': ok('The position as one file', of(positionFile)) } },
+    },
+    '/api/v1/positions/{id}/photographs': {
+      parameters: [path('id')],
+      get: { responses: { '200': ok('Photographs of its plates, without their content') } },
+      post: {
+        parameters: [{ name: 'name', in: 'query', schema: { type: 'string', maxLength: 200 } }],
+        requestBody: {
+          required: true,
+          content: Object.fromEntries(['image/jpeg', 'image/png', 'image/webp'].map((t) => [t, {}])),
+        },
+        responses: {
+          '201': ok('The photograph, kept without metadata'),
+          '409': problem('As many as a position keeps'),
+          '413': problem('Larger than 12 MB'),
+          '415': problem('Neither JPEG, PNG nor WebP'),
+        },
+      },
+    },
+    '/api/v1/photographs/{id}': {
+      parameters: [path('id')],
+      get: { responses: { '200': { description: 'The picture, its id as ETag' } } },
+      delete: { parameters: [match], responses: { '204': { description: 'Gone' }, ...outdated } },
+    },
+    '/api/v1/positions/{id}/studies': {
+      parameters: [path('id')],
+      get: { responses: { '200': ok('Its studies') } },
+      post: { requestBody: body(of(newStudy)), responses: { '201': ok('The new study') } },
+    },
+    '/api/v1/studies/{id}': {
+      parameters: [path('id')],
+      get: { responses: { '200': ok('The study, its head revision as ETag') } },
+    },
+    '/api/v1/studies/{id}/revisions': {
+      parameters: [path('id')],
+      get: { responses: { '200': ok('Its revisions, newest first') } },
+      post: {
+        parameters: [match],
+        requestBody: body(of(newRevision)),
+        responses: { '201': ok('The revision, solved here'), '422': problem('Not a valid case'), ...outdated },
+      },
+    },
+    '/api/v1/revisions/{id}': { parameters: [path('id')], get: { responses: { '200': ok('The revision') } } },
+    '/api/v1/plants': { get: { responses: { '200': ok('All plants') } } },
+    '/api/v1/plants/{id}/shelf': {
+      parameters: [path('id')],
+      get: {
+        responses: {
+          '200': {
+            description: 'Motors on the own shelf; as CSV where Accept asks for text/csv',
+            content: { 'application/json': {}, 'text/csv': {} },
+          },
+          '304': { description: 'As If-None-Match says' },
+        },
+      },
+      post: {
+        requestBody: body(of(newShelfMotor)),
+        responses: { '201': ok('The motor'), '422': problem('Not a plate that can be judged') },
+      },
+    },
+    '/api/v1/plants/{id}/shelf/import': {
+      parameters: [
+        path('id'),
+        {
+          name: 'take',
+          in: 'query',
+          schema: { enum: ['good'] },
+          description: 'Left out: the list is only read and told',
+        },
+        {
+          name: 'mapping',
+          in: 'query',
+          schema: { type: 'string' },
+          description: 'JSON: field → column, counted from 0; left out: guessed',
+        },
+      ],
+      post: {
+        requestBody: { required: true, content: { 'text/csv': {} } },
+        responses: {
+          '200': ok('What the list holds: columns, mapping, good and bad rows, errors by line and column'),
+          '201': ok('The same; its good rows were taken'),
+          '409': problem('More than a shelf holds'),
+          '413': problem('Larger than 25 MB'),
+          '422': problem('Not UTF-8, not CSV, or columns missing; nothing was taken'),
+        },
+      },
+    },
+    '/api/v1/shelf/{id}': {
+      parameters: [path('id'), match],
+      patch: { requestBody: body(of(shelfChange)), responses: { '200': ok('Changed'), ...outdated } },
+      delete: { responses: { '204': { description: 'Off the shelf' }, ...outdated } },
+    },
+    '/api/v1/schemas/case': { get: { responses: { '200': ok('JSON Schema of pilgrim.case/1') } } },
+    '/api/v1/schemas/result': { get: { responses: { '200': ok('JSON Schema of pilgrim.result/1') } } },
+  },
+  components: {
+    schemas: {
+      Case: caseJsonSchema,
+      Result: resultJsonSchema,
+      Problem: {
+        type: 'object',
+        properties: {
+          type: { type: 'string' },
+          title: { type: 'string' },
+          status: { type: 'integer' },
+          detail: { type: 'string' },
+          errors: {
+            type: 'array',
+            items: { type: 'object', properties: { path: { type: 'string' }, message: { type: 'string' } } },
+          },
+        },
+      },
+    },
+  },
+};

@@ -1,0 +1,225 @@
+import { solve, type Case, type CaseText, type Result } from '@pilgrim/core';
+import type { JSONValue, TransactionSql } from 'postgres';
+import type { Sql } from '$lib/server/db/database';
+import { motorsOf, plantOfStudy } from '$lib/server/shelf/shelf';
+
+/** Anything that runs SQL: the pool or one transaction. */
+type Runner = Sql | TransactionSql;
+
+export interface PositionRow {
+  readonly id: string;
+  readonly tag: string;
+  readonly name: string;
+  readonly area: string;
+  readonly plant: string;
+  readonly plantId: string;
+  readonly version: number;
+  readonly deleted: boolean;
+  readonly studyId: string;
+}
+
+export interface PositionListed extends PositionRow {
+  readonly machine: string | null;
+  readonly practice: string | null;
+  readonly choice: string | null;
+  readonly stations: Result['stations'] | null;
+  readonly worst: { readonly level: string; readonly id: string; readonly text: string } | null;
+  readonly savedMoney: string | null;
+  readonly newEnergy: number | null;
+  readonly currency: string | null;
+  readonly energyPrice: number | null;
+}
+
+export interface Revision {
+  readonly id: string;
+  readonly studyId: string;
+  readonly parent: string | null;
+  readonly caseText: CaseText;
+  readonly result: Result;
+  readonly coreVersion: string;
+  readonly author: string;
+  readonly note: string;
+  readonly createdAt: string;
+}
+
+export interface Study {
+  readonly id: string;
+  readonly positionId: string;
+  readonly name: string;
+  readonly head: string | null;
+}
+
+/** Every position that is not in the trash, by area, with what its newest revision says. */
+export async function listPositions(sql: Sql): Promise<PositionListed[]> {
+  return sql<PositionListed[]>`
+    select p.id, p.tag, p.name, a.name as area, pl.name as plant, pl.id as "plantId", p.version, false as deleted, s.id as "studyId",
+      r.case_text->'load'->>'machine' as machine,
+      r.case_text->>'practice' as practice,
+      case when jsonb_typeof(r.result->'choice') = 'object'
+        then (r.result->'choice'->'motor'->>'power') || ' · ' || (r.result->'choice'->'motor'->>'enclosure') || ' · ' || (r.result->'choice'->>'method') end as choice,
+      r.result->'stations' as stations,
+      case when r.result->'findings'->0 is not null then r.result->'findings'->0 end as worst,
+      r.result->'figures'->'cost.savedMoney'->>'value' as "savedMoney",
+      (r.result->'figures'->'cost.newEnergy'->>'value')::float as "newEnergy",
+      r.case_text->'money'->>'currency' as currency,
+      (r.case_text->'money'->>'energyPrice')::float as "energyPrice"
+    from positions p
+    join areas a on a.id = p.area_id
+    join plants pl on pl.id = a.plant_id
+    join lateral (select * from studies where position_id = p.id order by name limit 1) s on true
+    left join revisions r on r.id = s.head
+    where p.deleted_at is null
+    order by a.place, a.name, p.tag`;
+}
+
+export async function findPosition(sql: Runner, id: string): Promise<PositionRow | undefined> {
+  const [row] = await sql<PositionRow[]>`
+    select p.id, p.tag, p.name, a.name as area, pl.name as plant, pl.id as "plantId", p.version, p.deleted_at is not null as deleted, s.id as "studyId"
+    from positions p
+    join areas a on a.id = p.area_id
+    join plants pl on pl.id = a.plant_id
+    join lateral (select * from studies where position_id = p.id order by name limit 1) s on true
+    where p.id = ${id}`;
+  return row;
+}
+
+export interface NewPosition {
+  readonly id?: string;
+  readonly tag: string;
+  readonly name: string;
+  readonly area: string;
+  readonly plant: string;
+}
+
+/** A new position with one empty study; its area and plant are made where they do not exist. */
+export async function createPosition(sql: Sql, given: NewPosition): Promise<string> {
+  return sql.begin(async (tx) => {
+    const id = given.id ?? crypto.randomUUID();
+    await tx`insert into positions (id, area_id, tag, name) values (${id}, ${await areaId(tx, given)}, ${given.tag}, ${given.name})`;
+    await tx`insert into studies (id, position_id, name) values (${crypto.randomUUID()}, ${id}, 'Main')`;
+    return id;
+  });
+}
+
+async function areaId(tx: TransactionSql, { plant, area }: Pick<NewPosition, 'plant' | 'area'>): Promise<string> {
+  const [known] = await tx<{ id: string }[]>`select id from plants where name = ${plant} limit 1`;
+  const plantId = known?.id ?? crypto.randomUUID();
+  if (!known) await tx`insert into plants (id, name) values (${plantId}, ${plant})`;
+  const [row] = await tx<{ id: string }[]>`
+    insert into areas (id, plant_id, name, place)
+    values (${crypto.randomUUID()}, ${plantId}, ${area}, (select count(*) from areas where plant_id = ${plantId}))
+    on conflict (plant_id, name) do update set name = excluded.name
+    returning id`;
+  if (!row) throw new Error('area not made');
+  return row.id;
+}
+
+/** Renames a position if it is still at the version the caller saw. */
+export async function changePosition(
+  sql: Sql,
+  id: string,
+  version: number,
+  change: { tag?: string; name?: string },
+): Promise<boolean> {
+  const done = await sql`
+    update positions set tag = coalesce(${change.tag ?? null}, tag), name = coalesce(${change.name ?? null}, name), version = version + 1
+    where id = ${id} and version = ${version} and deleted_at is null`;
+  return done.count === 1;
+}
+
+/** Moves a position whole into the trash, or back out of it. */
+export async function setDeleted(sql: Sql, id: string, version: number, deleted: boolean): Promise<boolean> {
+  const done = await sql`
+    update positions set deleted_at = ${deleted ? sql`now()` : null}, version = version + 1
+    where id = ${id} and version = ${version}`;
+  return done.count === 1;
+}
+
+export async function findStudy(sql: Runner, id: string): Promise<Study | undefined> {
+  const [row] = await sql<Study[]>`select id, position_id as "positionId", name, head from studies where id = ${id}`;
+  return row;
+}
+
+export async function studiesOf(sql: Runner, positionId: string): Promise<Study[]> {
+  return sql<
+    Study[]
+  >`select id, position_id as "positionId", name, head from studies where position_id = ${positionId} order by name`;
+}
+
+export async function createStudy(sql: Sql, positionId: string, name: string): Promise<string> {
+  const id = crypto.randomUUID();
+  await sql`insert into studies (id, position_id, name) values (${id}, ${positionId}, ${name})`;
+  return id;
+}
+
+const revisionColumns = (sql: Runner) => sql`
+  id, study_id as "studyId", parent, case_text as "caseText", result, core_version as "coreVersion", author, note, created_at as "createdAt"`;
+
+export async function findRevision(sql: Runner, id: string): Promise<Revision | undefined> {
+  const [row] = await sql<Revision[]>`select ${revisionColumns(sql)} from revisions where id = ${id}`;
+  return row;
+}
+
+export async function revisionsOf(sql: Runner, studyId: string): Promise<Revision[]> {
+  return sql<
+    Revision[]
+  >`select ${revisionColumns(sql)} from revisions where study_id = ${studyId} order by created_at desc, id`;
+}
+
+export interface NewRevision {
+  readonly id?: string;
+  readonly caseText: CaseText;
+  readonly read: Case;
+  readonly author: string;
+  readonly note: string;
+}
+
+export type Saved =
+  { readonly ok: true; readonly revision: Revision } | { readonly ok: false; readonly head: Revision | undefined };
+
+/** Solves a case with this core and its plant's shelf, and keeps it as the study's newest revision, if `parent` still is its head. */
+export async function saveRevision(
+  sql: Sql,
+  studyId: string,
+  parent: string | null,
+  given: NewRevision,
+): Promise<Saved> {
+  const plant = await plantOfStudy(sql, studyId);
+  const shelf = plant ? await motorsOf(sql, plant, given.read.practice) : [];
+  const result = solve(given.read, shelf);
+  return sql.begin(async (tx): Promise<Saved> => {
+    const [study] = await tx<{ head: string | null }[]>`select head from studies where id = ${studyId} for update`;
+    if (!study || study.head !== parent) {
+      return { ok: false, head: study?.head ? await findRevision(tx, study.head) : undefined };
+    }
+    const id = given.id ?? crypto.randomUUID();
+    await insertRevision(tx, {
+      id,
+      studyId,
+      parent,
+      caseText: given.caseText,
+      result,
+      coreVersion: result.core,
+      author: given.author,
+      note: given.note,
+    });
+    await tx`update studies set head = ${id} where id = ${studyId}`;
+    const revision = await findRevision(tx, id);
+    if (!revision) throw new Error('revision not kept');
+    return { ok: true, revision };
+  });
+}
+
+export async function insertRevision(
+  tx: TransactionSql,
+  r: Omit<Revision, 'createdAt'> & { readonly createdAt?: string },
+): Promise<void> {
+  await tx`
+    insert into revisions (id, study_id, parent, case_text, result, core_version, author, note, created_at)
+    values (${r.id}, ${r.studyId}, ${r.parent}, ${tx.json(plain(r.caseText))}, ${tx.json(plain(r.result))}, ${r.coreVersion}, ${r.author}, ${r.note}, ${r.createdAt ?? new Date().toISOString()})`;
+}
+
+/** Plain JSON of a typed value: what a JSON column takes. */
+const plain = (value: CaseText | Result): JSONValue => JSON.parse(JSON.stringify(value));
+
+export { areaId };

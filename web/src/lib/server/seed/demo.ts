@@ -1,0 +1,57 @@
+import { readdir, readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { readCase, type CaseText } from '@pilgrim/core';
+import { z } from 'zod';
+import type { Sql } from '$lib/server/db/database';
+import { cleanImage } from '$lib/server/photographs/image';
+import { keepPhotograph } from '$lib/server/photographs/photographs';
+import { readMotorList } from '$lib/server/shelf/list';
+import { addToShelf } from '$lib/server/shelf/shelf';
+import { createPosition, findPosition, saveRevision } from '$lib/server/positions/positions';
+
+const demoPosition = z.object({
+  id: z.uuid(),
+  plant: z.string(),
+  area: z.string(),
+  tag: z.string(),
+  name: z.string(),
+  case: z.custom<CaseText>().nullable(),
+  /** Files under demo/photographs. */
+  photographs: z.array(z.string()).default([]),
+});
+
+/** Loads the invented demo plant into a database that has no plant yet. */
+export async function loadDemo(sql: Sql, folder: string): Promise<void> {
+  const [row] = await sql<{ plants: number }[]>`select count(*)::int as plants from plants`;
+  if (row && row.plants > 0) return;
+  const files = (await readdir(join(folder, 'positions'))).filter((f) => f.endsWith('.json')).sort();
+  for (const file of files) {
+    const given = demoPosition.parse(JSON.parse(await readFile(join(folder, 'positions', file), 'utf8')));
+    const id = await createPosition(sql, given);
+    const position = await findPosition(sql, id);
+    for (const photograph of given.photographs) {
+      const image = cleanImage(await readFile(join(folder, 'photographs', photograph)));
+      if (!image) throw new Error(`${photograph} is no picture`);
+      await keepPhotograph(sql, id, photograph, image);
+    }
+    if (!given.case || !position) continue;
+    const reading = readCase(given.case);
+    if (!reading.ok) throw new Error(`${file}: ${reading.errors.map((e) => `${e.path}: ${e.message}`).join('; ')}`);
+    await saveRevision(sql, position.studyId, null, {
+      caseText: given.case,
+      read: reading.value,
+      author: 'demo',
+      note: 'As found',
+    });
+  }
+  await loadShelf(sql, folder);
+}
+
+/** The demo plant's own shelf: a list such as a storekeeper keeps. */
+async function loadShelf(sql: Sql, folder: string): Promise<void> {
+  const [plant] = await sql<{ id: string }[]>`select id from plants limit 1`;
+  const { good, errors } = await readMotorList(await readFile(join(folder, 'shelf.csv')), undefined);
+  if (errors.length > 0)
+    throw new Error(errors.map((e) => `shelf.csv, line ${e.line}, ${e.column}: ${e.message}`).join('; '));
+  if (plant) await addToShelf(sql, plant.id, good);
+}

@@ -1,0 +1,126 @@
+import { nameplate, type Motor, type PracticeId } from '@pilgrim/core';
+import type { JSONValue, TransactionSql } from 'postgres';
+import type { Sql } from '$lib/server/db/database';
+import { refuse } from '$lib/server/refusal';
+
+type Runner = Sql | TransactionSql;
+type ShelfEntry = nameplate.ShelfEntry;
+
+/** So many motors a plant's shelf may hold; beyond, judging them would no longer keep up with typing. */
+export const shelfLimit = 20_000;
+
+export interface Plant {
+  readonly id: string;
+  readonly name: string;
+  readonly shelfVersion: number;
+}
+
+export async function plantsOf(sql: Runner): Promise<Plant[]> {
+  return sql<Plant[]>`select id, name, shelf_version as "shelfVersion" from plants order by name`;
+}
+
+export async function findPlant(sql: Runner, id: string): Promise<Plant | undefined> {
+  const [row] = await sql<Plant[]>`select id, name, shelf_version as "shelfVersion" from plants where id = ${id}`;
+  return row;
+}
+
+/** The plant a study belongs to. */
+export async function plantOfStudy(sql: Runner, studyId: string): Promise<Plant | undefined> {
+  const [row] = await sql<Plant[]>`
+    select pl.id, pl.name, pl.shelf_version as "shelfVersion"
+    from studies s join positions p on p.id = s.position_id join areas a on a.id = p.area_id join plants pl on pl.id = a.plant_id
+    where s.id = ${studyId}`;
+  return row;
+}
+
+export async function shelfOf(sql: Runner, plantId: string): Promise<ShelfEntry[]> {
+  return sql<ShelfEntry[]>`
+    select id, name, plate, quantity, place, price from shelf_motors where plant_id = ${plantId} order by name, id`;
+}
+
+/** Puts motors on a plant's shelf, all or none. Refused where the shelf would grow beyond its limit. */
+export async function addToShelf(
+  sql: Sql,
+  plantId: string,
+  entries: readonly Omit<ShelfEntry, 'id'>[],
+): Promise<readonly string[]> {
+  return sql.begin(async (tx) => {
+    await tx`select id from plants where id = ${plantId} for update`;
+    const [{ count } = { count: 0 }] = await tx<{ count: number }[]>`select count(*)::int as count from shelf_motors where plant_id = ${plantId}`; // prettier-ignore
+    if (count + entries.length > shelfLimit)
+      throw refuse(409, `A shelf holds ${shelfLimit.toLocaleString('en')} motors at most`, {
+        detail: `There are ${count.toLocaleString('en')}, and ${entries.length.toLocaleString('en')} more were offered. Nothing was taken.`,
+      });
+    const ids = entries.map(() => crypto.randomUUID());
+    for (let from = 0; from < entries.length; from += 1000) {
+      const rows = entries.slice(from, from + 1000).map((e, i) => ({
+        id: ids[from + i] ?? crypto.randomUUID(),
+        plant_id: plantId,
+        name: e.name,
+        plate: tx.json(plain(e.plate)),
+        quantity: e.quantity,
+        place: e.place,
+        price: e.price,
+      }));
+      await tx`insert into shelf_motors ${tx(rows)}`;
+    }
+    await changed(tx, plantId);
+    return ids;
+  });
+}
+
+/** Whether a write on a motor of the shelf was done, came too late, or meant nothing that is there. */
+export type ShelfWrite = 'done' | 'outdated' | 'missing';
+
+/** Changes how many there are and where, if the shelf still is at the version the caller saw; undefined parts stay. */
+export const changeOnShelf = (
+  sql: Sql,
+  id: string,
+  version: number,
+  change: { readonly quantity?: number; readonly place?: string },
+): Promise<ShelfWrite> =>
+  writeOn(
+    sql,
+    id,
+    version,
+    (tx) =>
+      tx`update shelf_motors set quantity = coalesce(${change.quantity ?? null}, quantity), place = coalesce(${change.place ?? null}, place) where id = ${id}`,
+  );
+
+export const takeOffShelf = (sql: Sql, id: string, version: number): Promise<ShelfWrite> =>
+  writeOn(sql, id, version, (tx) => tx`delete from shelf_motors where id = ${id}`);
+
+async function writeOn(
+  sql: Sql,
+  id: string,
+  version: number,
+  write: (tx: TransactionSql) => Promise<unknown>,
+): Promise<ShelfWrite> {
+  return sql.begin(async (tx): Promise<ShelfWrite> => {
+    const [plant] = await tx<Plant[]>`
+      select p.id, p.name, p.shelf_version as "shelfVersion" from plants p
+      join shelf_motors m on m.plant_id = p.id where m.id = ${id} for update of p`;
+    if (!plant) return 'missing';
+    if (plant.shelfVersion !== version) return 'outdated';
+    await write(tx);
+    await changed(tx, plant.id);
+    return 'done';
+  });
+}
+
+const changed = (tx: TransactionSql, plantId: string) =>
+  tx`update plants set shelf_version = shelf_version + 1 where id = ${plantId}`;
+
+const made = new Map<string, { readonly version: number; readonly motors: readonly Motor[] }>();
+
+/** A plant's shelf as motors to judge; made once for each version of the shelf. */
+export async function motorsOf(sql: Runner, plant: Plant, practice: PracticeId): Promise<readonly Motor[]> {
+  const key = `${plant.id} ${practice}`;
+  const known = made.get(key);
+  if (known?.version === plant.shelfVersion) return known.motors;
+  const { motors } = nameplate.shelfMotors(await shelfOf(sql, plant.id), practice);
+  made.set(key, { version: plant.shelfVersion, motors });
+  return motors;
+}
+
+const plain = (value: ShelfEntry['plate']): JSONValue => JSON.parse(JSON.stringify(value));

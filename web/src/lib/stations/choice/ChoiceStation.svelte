@@ -1,0 +1,111 @@
+<script lang="ts">
+  import { isFindingId, noChoiceFindings } from '@pilgrim/core/vocabulary';
+  import type { ScreenRow } from '@pilgrim/core';
+  import CandidateTable from './CandidateTable.svelte';
+  import ChoiceField from '$lib/ui/ChoiceField.svelte';
+  import CompareBench from './CompareBench.svelte';
+  import Figures from '$lib/ui/Figures.svelte';
+  import Group from '$lib/ui/Group.svelte';
+  import Mark from '$lib/ui/Mark.svelte';
+  import Requirements from './Requirements.svelte';
+  import VerdictList from '$lib/ui/VerdictList.svelte';
+  import WhatIf from './WhatIf.svelte';
+  import { useDesk } from '$lib/desk/desk.svelte';
+  import { words } from '$lib/ui/names';
+  import { methods, rankings } from '$lib/ui/options';
+
+  const desk = useDesk();
+  const result = $derived(desk().result);
+  const choice = $derived(result?.choice);
+  const counts = $derived(result?.counts);
+  const pinned = $derived(
+    desk().value('motor.catalogue') ?? (desk().value('motor.plate') ? 'a motor by its plate' : undefined),
+  );
+  let compared = $state<string[]>([]);
+
+  function compare(row: ScreenRow): void {
+    compared = compared.includes(row.id) ? compared.filter((id) => id !== row.id) : [...compared, row.id].slice(-4);
+  }
+</script>
+
+{#if choice}
+  {@const [why, ...cautions] = choice.reasons}
+  <Group title="Standing choice">
+    <p class="flex items-center gap-2 text-[1.15rem] font-semibold" data-testid="choice">
+      <Mark state={choice.outcome} size={16} />
+      {choice.motor.name}, {words(choice.method)}
+    </p>
+    <p class="mb-2 text-quiet">
+      {choice.motor.voltage}, {choice.motor.current}, {choice.motor.speed}, frame {choice.motor.frame ??
+        'not standardised'}; {choice.control.name}{choice.control.ratedCurrent
+        ? `, ${choice.control.ratedCurrent} A`
+        : ''}
+    </p>
+    <p class="mb-2" data-testid="why">{why}</p>
+    {#if cautions.length > 0}
+      <ul class="mb-2">
+        {#each cautions as caution (caution)}
+          <li class="flex items-start gap-2 py-0.5"><span class="mt-0.5"><Mark state="caution" /></span>{caution}</li>
+        {/each}
+      </ul>
+    {/if}
+    <Figures
+      ids={[
+        'choice.ratedPower',
+        'choice.loading',
+        'point.motorSpeed',
+        'point.shaftPower',
+        'choice.current',
+        'choice.breakdownTorque',
+        'choice.peakReserve',
+        'choice.windingTemperature',
+        'choice.insulationLife',
+      ]}
+    />
+  </Group>
+  <Group title="What would change it"><WhatIf /></Group>
+{:else}
+  <Group title="No choice">
+    <p data-testid="choice">
+      {result?.findings.find((f) => isFindingId(f.id) && noChoiceFindings.has(f.id))?.text ??
+        'Bring a load: power, torque, or a pull at a radius.'}
+    </p>
+  </Group>
+{/if}
+
+<Group
+  title="Candidates"
+  note={counts && counts.motors > 0
+    ? `${counts.motors.toLocaleString('en')} motors judged, each by its best method: ${counts.pass} pass, ${counts.caution} with cautions, ${counts.fail} fail.`
+    : undefined}
+>
+  <div class="mb-2 grid gap-3 sm:grid-cols-3">
+    <ChoiceField path="rules.ranking" label="Ranked by" options={rankings} none="life-cycle cost (house rule)" />
+    <ChoiceField path="method" label="Starting method" options={methods} none="compare all" />
+    {#if pinned !== undefined}<p class="self-center">
+        Pinned: {pinned}
+        <button type="button" class="link" onclick={() => desk().set('motor', undefined)}>unpin</button>
+      </p>{/if}
+  </div>
+  <CandidateTable {compared} {compare} />
+</Group>
+<Group title="Side by side"
+  ><CompareBench ids={compared} drop={(id) => (compared = compared.filter((c) => c !== id))} /></Group
+>
+{#if result && result.methods.length > 0}
+  <Group title="How it could start and run">
+    {#each result.methods as m (m.method)}
+      <details class="border-b border-rule py-1">
+        <summary class="flex items-center gap-2"
+          ><Mark state={m.outcome} /><span class="w-32 font-medium">{words(m.method)}</span>
+          <span class="flex-1 text-quiet"
+            >{m.verdicts.find((v) => v.outcome === m.outcome && v.outcome !== 'pass')?.text ??
+              'Meets every requirement.'}</span
+          >
+        </summary>
+        <VerdictList verdicts={m.verdicts} />
+      </details>
+    {/each}
+  </Group>
+{/if}
+<Group title="What is asked"><Requirements /></Group>

@@ -1,0 +1,62 @@
+<script lang="ts">
+  import ChoiceField from '$lib/ui/ChoiceField.svelte';
+  import Figures from '$lib/ui/Figures.svelte';
+  import Group from '$lib/ui/Group.svelte';
+  import { useDesk } from '$lib/desk/desk.svelte';
+
+  const desk = useDesk();
+  const same = (...values: readonly string[]) => values.map((v) => [v, v] as const);
+</script>
+
+<Group
+  title="Size by amperes"
+  note={desk().result?.subject?.method === 'drive'
+    ? 'Amperes are what heats and trips a drive.'
+    : 'No drive is chosen; this is what one for this motor would have to be.'}
+>
+  <Figures
+    ids={[
+      'drive.requiredCurrent',
+      'drive.ratedCurrent',
+      'drive.overload',
+      'drive.deratedCurrent',
+      'drive.overloadCurrent',
+      'drive.powerMatch',
+      'place.driveDerating',
+    ]}
+    empty="A motor and a load give the drive."
+  />
+</Group>
+<Group title="Slow running, pulses and cable">
+  <Figures ids={['drive.minSpeed', 'drive.maxSpeed', 'drive.peakVoltage', 'drive.cableLimit']} />
+</Group>
+<Group title="House rules">
+  <div class="grid gap-3 sm:grid-cols-3">
+    <ChoiceField path="rules.driveMatch" label="Matched by" options={same('current', 'power')} none="current" />
+    <ChoiceField
+      path="rules.leadLength"
+      label="Cable without a filter"
+      options={same('calculated', '15 m', '30 m')}
+      none="calculated"
+    />
+    <ChoiceField
+      path="rules.inverterDuty"
+      label="Motor for a drive"
+      options={same('judged', 'plate', 'modern')}
+      none="judged"
+    />
+    <ChoiceField
+      path="rules.driveAltitude"
+      label="Derating for height"
+      options={same('current', 'temperature')}
+      none="current"
+    />
+    <ChoiceField path="rules.outputReactor" label="Output reactor" options={same('accept', 'avoid')} none="avoid" />
+  </div>
+</Group>
+<Group title="Caution"
+  ><p>
+    A drive’s capacitors stay lethal for minutes after power-off: wait the maker’s time and measure. Expect an automatic
+    restart.
+  </p></Group
+>

@@ -1,0 +1,112 @@
+<script lang="ts">
+  import type { nameplate } from '@pilgrim/core';
+  import { page } from '$app/state';
+  import ChoiceField from '$lib/ui/ChoiceField.svelte';
+  import Doubts from './Doubts.svelte';
+  import Facts from '$lib/ui/Facts.svelte';
+  import FailureHistory from './FailureHistory.svelte';
+  import Figures from '$lib/ui/Figures.svelte';
+  import Group from '$lib/ui/Group.svelte';
+  import PhotoBench from './PhotoBench.svelte';
+  import PlateText from './PlateText.svelte';
+  import PlateView from './PlateView.svelte';
+  import QuantityField from '$lib/ui/QuantityField.svelte';
+  import ReplacementBench from './ReplacementBench.svelte';
+  import { useDesk } from '$lib/desk/desk.svelte';
+  import { conditions, practices } from '$lib/ui/options';
+
+  const desk = useDesk();
+  let reading = $state.raw<nameplate.PlateText | null>(null);
+  let beside = $state(false);
+  const unread = $derived(['missing', 'burnt'].includes(String(desk().value('plate.condition') ?? '')));
+  const measured = $derived(unread || desk().value('measured') !== undefined);
+</script>
+
+<Group
+  title="The motor that is there"
+  note="Copy the plate line by line, paste its text, or lay a photograph beside it. Groups as stamped: a slash between connections, a hyphen between usable voltages."
+>
+  <details class="mb-3" open={desk().value('plate.text') !== undefined}>
+    <summary class="text-pine underline underline-offset-2">Paste the plate as text</summary>
+    <PlateText bind:reading />
+  </details>
+  {#key page.params.id}
+    <div class="grid gap-3" class:beside>
+      <PhotoBench position={page.params.id ?? ''} photographs={page.data.photographs ?? []} bind:open={beside} />
+      <PlateView text={reading} />
+    </div>
+  {/key}
+</Group>
+<Doubts />
+<Group title="Supply it is connected to, and whose practice">
+  <div class="grid gap-3 sm:grid-cols-4">
+    <QuantityField path="supply.voltage" label="Supply voltage, line to line" dimension="voltage" placeholder="480 V" />
+    <QuantityField path="supply.frequency" label="Supply frequency" dimension="frequency" />
+    <ChoiceField path="practice" label="Practice" options={practices} always />
+    <ChoiceField path="plate.condition" label="The plate is" options={conditions} none="legible" />
+  </div>
+</Group>
+<Group title="What it means here">
+  <Facts of={['plate.']} />
+  <Figures
+    ids={[
+      'plate.connectedVoltage',
+      'plate.connectedCurrent',
+      'plate.windingVoltage',
+      'plate.serviceFactorHere',
+      'plate.currentHere',
+      'plate.torqueHere',
+      'plate.slipHere',
+      'plate.fluxRatio',
+      'plate.scaledVoltage',
+      'plate.scaledPower',
+      'plate.scaledSpeed',
+      'plate.scaledCurrent',
+      'plate.lockedRotorRatio',
+      'plate.lockedRotorLimit',
+      'plate.lockedRotorTorque',
+      'plate.breakdownTorque',
+      'plate.minSpeedVariableTorque',
+      'plate.minSpeedConstantTorque',
+      'plate.shaftHeight',
+      'plate.feetAcross',
+      'plate.feetAlong',
+      'plate.shaftDiameter',
+      'plate.shaftLength',
+    ]}
+    empty="Enter the plate: what it says and what follows from it appears here."
+  />
+</Group>
+<details class="box mb-4 p-3" open={measured}>
+  <summary class="text-[1.05rem] font-semibold">No plate, or a burnt one: measure the motor</summary>
+  <p class="my-2 text-quiet">
+    Isolate, lock and prove dead before touching. Height from the base to the middle of the shaft, feet between hole
+    centres, resistance between two line terminals of the cold winding, currents by clamp meter.
+  </p>
+  <div class="grid gap-3 sm:grid-cols-3">
+    <QuantityField path="measured.shaftHeight" label="Shaft height" dimension="length" placeholder="7 in" />
+    <QuantityField path="measured.shaftDiameter" label="Shaft diameter" dimension="length" placeholder="48 mm" />
+    <QuantityField path="measured.speed" label="Speed under load" dimension="speed" />
+    <QuantityField path="measured.feetAcross" label="Feet, across the shaft" dimension="length" placeholder="11 in" />
+    <QuantityField path="measured.feetAlong" label="Feet, along the shaft" dimension="length" placeholder="279 mm" />
+    <QuantityField path="measured.voltage" label="Voltage while measuring" dimension="voltage" />
+    <QuantityField path="measured.noLoadCurrent" label="No-load current" dimension="current" placeholder="11 A" />
+    <QuantityField path="measured.loadCurrent" label="Load current" dimension="current" placeholder="24 A" />
+    <QuantityField path="measured.windingResistance" label="Winding, line to line" dimension="resistance" />
+  </div>
+  <Facts of={['measured.']} />
+  <Figures
+    ids={['measured.poles', 'measured.ratedPowerByNoLoad', 'measured.ratedPowerByResistance', 'measured.loading']}
+    empty="Nothing measured yet."
+  />
+</details>
+<Group title="How long it lasted, and what killed it"><FailureHistory /></Group>
+<Group title="Can another motor take its place?"><ReplacementBench /></Group>
+
+<style>
+  @media (min-width: 640px) {
+    .beside {
+      grid-template-columns: minmax(0, 5fr) minmax(0, 6fr);
+    }
+  }
+</style>

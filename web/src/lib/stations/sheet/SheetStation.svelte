@@ -1,0 +1,195 @@
+<script lang="ts">
+  import Mark from '$lib/ui/Mark.svelte';
+  import StartCompare from '$lib/ui/StartCompare.svelte';
+  import VerdictList from '$lib/ui/VerdictList.svelte';
+  import { useDesk } from '$lib/desk/desk.svelte';
+  import { cited, figureName, methodOfFigure, stationIds, stationNames, words } from '$lib/ui/names';
+  import { textOf } from '$lib/ui/reading.svelte';
+  import { cautions } from './cautions';
+
+  const desk = useDesk();
+  const result = $derived(desk().result);
+  const candidate = $derived(result?.candidates.find((c) => c.motor.id === result.choice?.motor.id));
+  // Of the start, the sheet's figures are the chosen method's: the comparison has the others. Without one, direct on line stands beside.
+  const told = $derived(new Set(result?.start ? [result.subject?.method] : ['direct', result?.subject?.method]));
+  const onSheet = (id: string): boolean => methodOfFigure(id) === undefined || told.has(methodOfFigure(id));
+  const groups = $derived(
+    stationIds
+      .map(
+        (s) => [s, Object.entries(result?.figures ?? {}).filter(([id, f]) => f.station === s && onSheet(id))] as const,
+      )
+      .filter(([, list]) => list.length > 0),
+  );
+  const facts = $derived((result?.facts ?? []).filter((f) => f.station === 'plate'));
+  const startFacts = $derived((result?.facts ?? []).filter((f) => f.station === 'start'));
+  const own = $derived(result?.start?.rows.find((r) => r.method === result.subject?.method));
+  const sections = ['supply', 'load', 'place', 'speed', 'money', 'start', 'plate', 'measured', 'history'] as const;
+
+  /** The case as typed, one line a field. */
+  function lines(value: unknown, path: string): readonly (readonly [string, string])[] {
+    if (Array.isArray(value)) return value.flatMap((v: unknown, i) => lines(v, `${path} ${i + 1}`));
+    if (typeof value === 'object' && value !== null)
+      return Object.entries(value).flatMap(([k, v]) => lines(v, path ? `${path} ${k}` : k));
+    return value === undefined || value === null
+      ? []
+      : [[path.replace(/([A-Z])/g, ' $1').toLowerCase(), String(value)]];
+  }
+</script>
+
+<div class="screen-only mb-3 flex items-center gap-3">
+  <button type="button" class="push" data-main onclick={() => print()}>Print</button>
+  <span class="text-quiet"
+    >{desk().state === 'saved' ? 'Saved revision.' : 'Not saved yet: this sheet shows the draft.'}</span
+  >
+</div>
+<article class="box p-5 print:p-0" data-testid="sheet">
+  <header class="mb-4 border-b-2 border-ink pb-2">
+    <h1>{result?.name ?? String(desk().value('name') ?? 'Unnamed')}</h1>
+    <p class="text-quiet">
+      Motor and starter selection · practice {result?.practice === 'iec' ? 'IEC' : 'North America'} · core {result?.core}
+      · revision {desk().parent?.slice(0, 8) ?? 'none'}
+    </p>
+  </header>
+
+  <h2>Choice</h2>
+  {#if result?.choice}
+    <p class="text-[1.1rem] font-semibold">{result.choice.motor.name}, {words(result.choice.method)}</p>
+    <p class="mb-2">
+      {result.choice.motor.power}, {result.choice.motor.voltage}, {result.choice.motor.current}, {result.choice.motor
+        .speed}, frame {result.choice.motor.frame ?? 'not standardised'}; {result.choice.control.name}{result.choice
+        .control.ratedCurrent
+        ? `, ${result.choice.control.ratedCurrent} A`
+        : ''}. Generic catalogue; no maker’s product.
+    </p>
+    <ul class="mb-2 list-disc pl-5">
+      {#each result.choice.reasons as reason (reason)}<li>{reason}</li>{/each}
+    </ul>
+    {#if candidate}<div class="mb-4 text-[14px]"><VerdictList verdicts={candidate.verdicts} /></div>{/if}
+  {:else}
+    <p class="mb-4">None. {result?.findings[0]?.text ?? 'The case is not complete.'}</p>
+  {/if}
+
+  <h2>Findings</h2>
+  <ul class="mb-4">
+    {#each result?.findings ?? [] as f (f.id + f.text)}
+      <li class="flex gap-2 py-0.5">
+        <span class="mt-1"><Mark state={f.level} /></span><span
+          ><span class="font-medium">{stationNames[f.station]}:</span>
+          {f.text}{#if f.accepted}<em> Let stand: {f.accepted}</em>{/if}</span
+        >
+      </li>
+    {:else}<li class="text-quiet">No findings.</li>{/each}
+  </ul>
+
+  <h2>Case</h2>
+  <div class="mb-4 grid gap-x-8 sm:grid-cols-2 print:grid-cols-2">
+    {#each sections as section (section)}
+      {@const list = lines(desk().value(section), '')}
+      {#if list.length > 0}
+        <div class="mb-2">
+          <h3 class="font-medium">{section.charAt(0).toUpperCase() + section.slice(1)}</h3>
+          <table class="dense">
+            <tbody
+              >{#each list as [k, v] (k)}<tr><td>{k}</td><td class="n">{v}</td></tr>{/each}</tbody
+            >
+          </table>
+        </div>
+      {/if}
+    {/each}
+  </div>
+
+  {#if facts.length > 0}
+    <h2>The old motor</h2>
+    <table class="dense mb-4">
+      <tbody>
+        {#each facts as f (f.id)}
+          <tr
+            ><td>{f.label}{f.estimate ? ' · estimate' : ''}</td><td class="font-semibold">{f.text}</td><td
+              >{cited(f.source)}</td
+            ></tr
+          >
+        {/each}
+      </tbody>
+    </table>
+  {/if}
+  {#if result?.replacement}
+    <h2>Old motor against {result.replacement.name}</h2>
+    <table class="dense mb-4">
+      <thead><tr><th>Line</th><th>Old</th><th>New</th><th>Verdict</th></tr></thead>
+      <tbody>
+        {#each result.replacement.lines as l (l.item)}
+          <tr><td>{l.item}</td><td>{l.old}</td><td>{l.new}</td><td>{l.likeness}. {l.text}</td></tr>
+        {/each}
+      </tbody>
+    </table>
+  {/if}
+  {#if result?.history}
+    <h2>Why the old one failed</h2>
+    <ul class="mb-4 list-disc pl-5">
+      {#each result.history.causes.filter((c) => c.likelihood !== 'unlikely') as c (c.cause)}
+        <li>{c.title} ({c.likelihood}): {c.reasons.join(' ')} {c.remedy}</li>
+      {/each}
+    </ul>
+  {/if}
+
+  {#if result?.start}
+    <h2>How it starts</h2>
+    <div class="mb-2"><StartCompare paper /></div>
+    {#if own}
+      <p class="mb-1 text-[14px]">
+        <b>{words(own.method)}, as set:</b>
+        {own.settings.length === 0 ? 'nothing to set.' : ''}
+        {#each own.settings as s, i (s.path)}{i > 0 ? '; ' : ''}{s.label.toLowerCase()}
+          {s.text}{s.assumed ? ` (assumed: ${s.assumed})` : ''}{/each}
+      </p>
+    {/if}
+    {#each startFacts as f (f.id)}<p class="text-[14px]"><b>{f.label}:</b> {f.text}</p>{/each}
+    <p class="mb-4 text-[14px]">
+      Motor by its circuit ({result.start.machine.origin === 'given' ? 'given' : 'fitted to its data'}): {result.start
+        .machine.reason ?? 'rated values within 1 %, standstill and breakdown within 5 %.'}
+    </p>
+  {/if}
+  <h2>Figures</h2>
+  {#each groups as [station, list] (station)}
+    <h3 class="mt-2 font-medium">{stationNames[station]}</h3>
+    <div class="overflow-x-auto">
+      <table class="dense mb-2">
+        <thead><tr><th>Figure</th><th class="n">Value</th><th>Formula</th><th>Source</th></tr></thead>
+        <tbody>
+          {#each list as [id, f] (id)}
+            <tr>
+              <td>{figureName(id)}{f.assumed.length > 0 ? ' · assumed' : f.estimate ? ' · estimate' : ''}</td>
+              <td class="n">{textOf(f)}</td>
+              <td class="max-w-[220px] break-words">{f.formula === 'given' ? 'given' : `${f.symbol} = ${f.formula}`}</td
+              >
+              <td>{cited(f.source)}</td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    </div>
+  {/each}
+
+  <h2 class="mt-4">House rules</h2>
+  <table class="dense mb-4">
+    <tbody>
+      {#each result?.rules ?? [] as r (r.id)}
+        <tr
+          ><td>{r.title}{r.own ? ' (set in this case)' : ''}</td><td class="font-semibold">{r.value}</td><td
+            >{r.reason}</td
+          ></tr
+        >
+      {/each}
+    </tbody>
+  </table>
+
+  <h2>Cautions</h2>
+  <ul class="list-disc pl-5">
+    {#each cautions as c (c)}<li>{c}</li>{/each}
+  </ul>
+  <p class="mt-6 grid grid-cols-2 gap-8">
+    <span class="border-t border-ink pt-1">Prepared by, date</span><span class="border-t border-ink pt-1"
+      >Checked by, date</span
+    >
+  </p>
+</article>

@@ -1,0 +1,155 @@
+<script lang="ts">
+  import type { physics } from '@pilgrim/core';
+  import type { LogFile, LogQuestion } from '$lib/files/log';
+  import { useDesk } from '$lib/desk/desk.svelte';
+  import { putAt } from '$lib/desk/paths';
+  import { readLogFile } from '$lib/solver';
+  import Mark from '$lib/ui/Mark.svelte';
+
+  const desk = useDesk();
+  let name = $state('');
+  let bytes: Uint8Array | undefined;
+  let kind = $state<LogQuestion['kind']>('flow');
+  let full = $state('');
+  let time = $state<number | undefined>(undefined);
+  let value = $state<number | undefined>(undefined);
+  let file = $state.raw<LogFile | null>(null);
+  let taken = $state('');
+  const largest = 25 * 1024 * 1024;
+
+  const controls = ['outlet-damper', 'inlet-vane', 'throttle-valve', 'bypass', 'on-off'] as const;
+  const control = (): physics.FlowControl => controls.find((c) => c === desk().value('speed.control')) ?? 'none';
+
+  async function read(): Promise<void> {
+    if (!bytes) return;
+    const number = Number(full.replace(',', '.'));
+    file = await readLogFile(bytes, {
+      kind,
+      control: control(),
+      poles: desk().figure('plate.poles')?.value ?? 4,
+      ...(full.trim() !== '' && number > 0 ? { full: number } : {}),
+      ...(time === undefined ? {} : { time }),
+      ...(value === undefined ? {} : { value }),
+    });
+  }
+
+  async function pick(files: FileList | null): Promise<void> {
+    const picked = files?.[0];
+    if (!picked) return;
+    name = picked.name;
+    taken = '';
+    time = value = undefined;
+    if (picked.size > largest) {
+      file = { ok: false, message: 'It is larger than 25 MB: thin it out to a reading a minute.', headings: [], time: 0, value: 1, rows: 0, bad: 0, errors: [], profile: null }; // prettier-ignore
+      return;
+    }
+    bytes = new Uint8Array(await picked.arrayBuffer());
+    await read();
+  }
+
+  function take(): void {
+    const rows = file?.profile?.rows;
+    if (!rows) return;
+    desk().change('', (draft) =>
+      putAt(
+        draft,
+        'speed.profile',
+        rows.map((r) => ({ hours: r.hours, flow: r.flow })),
+      ),
+    );
+    taken = `Taken from ${name}: ${rows.length} rows.`;
+    file = null;
+  }
+
+  const days = (seconds: number): string => `${(seconds / 86400).toFixed(1)} days`;
+  const percent = (share: number): string => `${(share * 100).toFixed(0)} %`;
+</script>
+
+<div class="flex flex-wrap items-end gap-3">
+  <label class="push focus-within:outline-2"
+    >Bring in a logger’s file
+    <input
+      class="sr-only"
+      type="file"
+      accept=".csv,text/csv,text/plain"
+      data-testid="log"
+      onchange={(e) => void pick(e.currentTarget.files)}
+    />
+  </label>
+  <label class="text-[13px]"
+    >It logged
+    <select class="field" bind:value={kind} onchange={() => void read()}>
+      <option value="flow">flow</option><option value="current">current</option><option value="power"
+        >input power</option
+      >
+    </select></label
+  >
+  <label class="text-[13px]"
+    >Value at the demand’s flow
+    <input
+      class="field w-44"
+      inputmode="decimal"
+      placeholder="the highest logged"
+      bind:value={full}
+      oninput={() => void read()}
+    />
+  </label>
+  <p role="status" class="pb-1 text-quiet">{taken}</p>
+</div>
+{#if file}
+  <div class="mt-2 rounded-[3px] bg-paper p-2" data-testid="log-told">
+    {#if file.headings.length > 0}
+      <div class="mb-1 flex flex-wrap gap-3 text-[13px]">
+        <label
+          >Time stands in
+          <select
+            class="field"
+            value={file.time}
+            onchange={(e) => ((time = e.currentTarget.selectedIndex), void read())}
+          >
+            {#each file.headings as h, i (i)}<option value={i}>{h}</option>{/each}
+          </select></label
+        >
+        <label
+          >The value in
+          <select
+            class="field"
+            value={file.value}
+            onchange={(e) => ((value = e.currentTarget.selectedIndex), void read())}
+          >
+            {#each file.headings as h, i (i)}<option value={i}>{h}</option>{/each}
+          </select></label
+        >
+      </div>
+    {/if}
+    {#if file.profile}
+      {@const p = file.profile}
+      <p>
+        {name}: {file.rows.toLocaleString('en')} readings over {days(p.span)}; full value {p.full}. The machine stood {percent(
+          p.standing / p.covered,
+        )} of the time. {p.gaps.length === 0
+          ? 'No gaps.'
+          : `${p.gaps.length} gap${p.gaps.length > 1 ? 's' : ''} of ${days(p.gaps.reduce((s, g) => s + g.to - g.from, 0))} in all count for nothing.`}
+        {p.above > 0 ? `${p.above} readings are more than a fifth above the demand’s flow.` : ''}
+      </p>
+      <table class="dense my-1 max-w-[320px]">
+        <thead><tr><th class="n">Flow</th><th class="n">Hours a year</th></tr></thead>
+        <tbody
+          >{#each p.rows as r (r.flow)}<tr><td class="n">{percent(r.flow)}</td><td class="n">{r.hours}</td></tr
+            >{/each}</tbody
+        >
+      </table>
+      <button type="button" class="push" data-main onclick={take}>Take these hours</button>
+    {:else}
+      <p class="flex items-center gap-2"><Mark state="fail" />{name}: {file.message}</p>
+    {/if}
+    {#if file.bad > 0}
+      <details class="mt-1 text-[13px]">
+        <summary>{file.bad.toLocaleString('en')} lines could not be read and are left out</summary>
+        <ul>
+          {#each file.errors as e (e.line)}<li>line {e.line}: {e.message}</li>{/each}
+        </ul>
+      </details>
+    {/if}
+  </div>
+{/if}

@@ -1,0 +1,114 @@
+<script lang="ts">
+  import type { Method } from '@pilgrim/core';
+  import ChoiceField from '$lib/ui/ChoiceField.svelte';
+  import Facts from '$lib/ui/Facts.svelte';
+  import Figures from '$lib/ui/Figures.svelte';
+  import FirstCycles from './FirstCycles.svelte';
+  import Group from '$lib/ui/Group.svelte';
+  import MachineBench from './MachineBench.svelte';
+  import NumberField from '$lib/ui/NumberField.svelte';
+  import QuantityField from '$lib/ui/QuantityField.svelte';
+  import StartCharts from './StartCharts.svelte';
+  import StartCompare from '$lib/ui/StartCompare.svelte';
+  import StartSettings from './StartSettings.svelte';
+  import { useDesk } from '$lib/desk/desk.svelte';
+  import { words } from '$lib/ui/names';
+  import { sources } from '$lib/ui/options';
+
+  const desk = useDesk();
+  const kind = $derived(desk().value('supply.source.kind'));
+  const start = $derived(desk().result?.start ?? null);
+  const chosen = $derived(desk().result?.subject?.method ?? null);
+  let looked = $state<Method | null>(null);
+  const method = $derived(looked ?? chosen ?? start?.recommended?.method ?? null);
+  const row = $derived(start?.rows.find((r) => r.method === method));
+  const assumedOf = (id: string): string => desk().figure(id)?.assumed[0]?.why ?? '';
+</script>
+
+<Group title="The supply">
+  <div class="grid gap-3 sm:grid-cols-3">
+    <QuantityField path="supply.voltage" label="Supply voltage" dimension="voltage" placeholder="480 V" />
+    <QuantityField path="supply.frequency" label="Frequency" dimension="frequency" />
+    <ChoiceField path="supply.source.kind" label="Fed by" options={sources} />
+    {#if kind === 'transformer'}
+      <QuantityField path="supply.source.rating" label="Transformer rating" dimension="apparentPower" />
+      <NumberField path="supply.source.impedance" label="Impedance" placeholder="0.0575" />
+    {:else if kind === 'generator'}
+      <QuantityField
+        path="supply.source.rating"
+        label="Generator rating"
+        dimension="apparentPower"
+        placeholder="100 kVA"
+      />
+      <NumberField path="supply.source.subtransientReactance" label="Subtransient reactance" placeholder="0.12" />
+      <NumberField
+        path="supply.source.transientReactance"
+        label="Transient reactance"
+        hint={assumedOf('start.transientReactance')}
+      />
+      <QuantityField
+        path="supply.source.recovery"
+        label="Regulator's time constant"
+        dimension="time"
+        placeholder="0.5 s"
+        hint={assumedOf('start.recovery')}
+      />
+    {:else if kind === 'fault-level'}
+      <QuantityField
+        path="supply.source.current"
+        label="Available fault current"
+        dimension="current"
+        placeholder="9 kA"
+      />
+    {/if}
+    <NumberField path="rules.maxDip" label="Largest dip (house rule)" placeholder="0.15" />
+  </div>
+</Group>
+{#if start}
+  <Group
+    title="Methods compared"
+    note="Each simulated on this load and this supply. Choose a line to look at it below."
+  >
+    <StartCompare looking={method} look={(m) => (looked = m)} />
+  </Group>
+  {#if method && row}
+    <Group title={`Settings: ${words(method)}`}>
+      <StartSettings {method} settings={row.settings} />
+    </Group>
+    <Group title="The start">
+      <StartCharts {row} {method} />
+      <Facts of={['start.']} />
+    </Group>
+  {/if}
+  <Group title="The first cycles" note="On demand: what switching does in the first tenths of a second.">
+    <FirstCycles />
+  </Group>
+  <Group title={`The machine: ${start.machine.name}`}>
+    <MachineBench />
+  </Group>
+{:else}
+  <Group title="Methods compared">
+    <p class="text-quiet">Nothing to start yet: it takes a load, a motor and the supply’s voltage.</p>
+  </Group>
+{/if}
+<Group title="What it rests on">
+  <Figures
+    ids={[
+      'start.lockedRotorCurrent',
+      'start.lockedRotorTorque',
+      'start.lockedRotorImpedance',
+      'start.sourceImpedance',
+      'start.faultCurrent',
+      'load.breakawayTorque',
+      'start.inertia',
+      'start.inertiaLimit',
+      'start.inertiaReserve',
+      'start.stallTime',
+      'start.coldUse',
+      'start.startsPerHour',
+      'start.stopTime',
+      'start.cableResistance',
+    ]}
+    empty="Describe the supply and the load."
+  />
+</Group>

@@ -1,0 +1,105 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { chartWhenSeen } from './chartWhenSeen';
+  import { theme } from './theme.svelte';
+
+  interface Series {
+    readonly name: string;
+    readonly points: readonly (readonly [number, number])[];
+    readonly dashed?: boolean;
+    /** Where two lines end close together, the lower one's name stands below it. */
+    readonly labelBelow?: boolean;
+  }
+  interface Props {
+    title: string;
+    x: string;
+    y: string;
+    series: readonly Series[];
+    summary: string;
+    height?: number;
+  }
+  let { title, x, y, series, summary, height = 260 }: Props = $props();
+  let box: HTMLDivElement;
+  let draw: (() => void) | undefined = $state();
+  let tabled = $state(false);
+
+  onMount(() =>
+    chartWhenSeen(box, 'svg', (chart) => {
+      draw = () => chart.setOption(option(), true);
+    }),
+  );
+
+  $effect(() => {
+    void theme.dark;
+    void series;
+    draw?.();
+  });
+
+  function option() {
+    const style = getComputedStyle(document.documentElement);
+    const of = (name: string): string => style.getPropertyValue(name).trim();
+    const text = { color: of('--ink'), fontFamily: 'Barlow', fontSize: 13 };
+    const line = { lineStyle: { color: of('--rule') } };
+    const axis = {
+      type: 'value' as const,
+      nameLocation: 'middle' as const,
+      nameTextStyle: text,
+      axisLabel: text,
+      splitLine: line,
+      axisLine: { show: true, lineStyle: { color: of('--edge') } },
+    };
+    return {
+      animation: false,
+      grid: { left: 64, right: 150, top: 16, bottom: 48 },
+      tooltip: {
+        trigger: 'axis' as const,
+        valueFormatter: (v: unknown) => (typeof v === 'number' ? Number(v.toPrecision(3)).toString() : ''),
+      },
+      xAxis: { ...axis, name: x, nameGap: 28 },
+      yAxis: { ...axis, name: y, nameGap: 46 },
+      series: series.map((s, i) => ({
+        type: 'line' as const,
+        name: s.name,
+        data: s.points.map((p) => [...p]),
+        showSymbol: false,
+        color: of(i === 0 ? '--series-1' : '--series-2'),
+        lineStyle: { width: 2, type: s.dashed ? ('dashed' as const) : ('solid' as const) },
+        endLabel: {
+          show: true,
+          offset: [0, s.labelBelow ? 9 : -9],
+          formatter: s.name,
+          ...text,
+          width: 140,
+          overflow: 'break' as const,
+        },
+      })),
+    };
+  }
+</script>
+
+<figure class="box p-3">
+  <figcaption class="mb-1 flex items-baseline justify-between gap-2">
+    <span class="font-medium">{title}</span>
+    <button type="button" class="link screen-only text-[13px]" aria-expanded={tabled} onclick={() => (tabled = !tabled)}
+      >{tabled ? 'hide the data' : 'data as a table'}</button
+    >
+  </figcaption>
+  <div bind:this={box} style="height: {height}px" role="img" aria-label={`${title}. ${summary}`}></div>
+  {#if tabled}
+    <table class="dense mt-2">
+      <caption class="sr-only">{title}</caption>
+      <thead><tr><th>Series</th><th class="n">{x}</th><th class="n">{y}</th></tr></thead>
+      <tbody>
+        {#each series as s (s.name)}
+          {#each s.points as [px, py], i (i)}
+            <tr
+              ><td>{s.name}</td><td class="n">{Number(px.toPrecision(4))}</td><td class="n"
+                >{Number(py.toPrecision(3))}</td
+              ></tr
+            >
+          {/each}
+        {/each}
+      </tbody>
+    </table>
+  {/if}
+</figure>

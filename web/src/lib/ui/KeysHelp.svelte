@@ -1,0 +1,37 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { tinykeys } from 'tinykeys';
+  import { singleKeys } from './keys.svelte';
+
+  let open = $state(false);
+  onMount(() =>
+    tinykeys(window, { 'Shift+?': (e) => singleKeys.apply(e, () => (open = !open)), Escape: () => (open = false) }),
+  );
+
+  const keys: readonly (readonly [string, string])[] = [
+    ['Alt+1 … Alt+0', 'the ten stations'],
+    ['/', 'find a position, or a field of this one'],
+    ['w', 'working of the figure under focus'],
+    ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo (outside fields)'],
+    ['Ctrl+S', 'save a revision'],
+    ['?', 'these keys'],
+  ];
+</script>
+
+<div class="relative">
+  <button type="button" class="push px-2" aria-expanded={open} onclick={() => (open = !open)}>Keys</button>
+  {#if open}
+    <div class="box absolute right-0 z-10 mt-1 w-80 p-3" style="box-shadow: var(--shadow)">
+      <table class="dense">
+        <tbody>
+          {#each keys as [key, what] (key)}
+            <tr><td class="font-semibold whitespace-nowrap">{key}</td><td>{what}</td></tr>
+          {/each}
+        </tbody>
+      </table>
+      <label class="mt-2 flex items-center gap-2"
+        ><input type="checkbox" bind:checked={singleKeys.on} /> single keys outside fields</label
+      >
+    </div>
+  {/if}
+</div>

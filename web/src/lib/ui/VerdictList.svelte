@@ -1,0 +1,32 @@
+<script lang="ts">
+  import type { Verdict } from '@pilgrim/core';
+  import { words } from './names';
+  import Mark from './Mark.svelte';
+
+  interface Props {
+    verdicts: readonly Verdict[];
+  }
+  let { verdicts }: Props = $props();
+  const share = (margin: number): string => `${margin >= 0 ? '+' : '−'}${Math.abs(margin * 100).toFixed(0)} %`;
+</script>
+
+<ul>
+  {#each verdicts as v (v.requirement)}
+    <li class="flex items-start gap-2 border-b border-rule py-1">
+      <span class="mt-0.5"><Mark state={v.outcome} /></span>
+      <span class="w-32 shrink-0 font-medium">{words(v.requirement)}</span>
+      <span class="flex-1">{v.text}</span>
+      <span class="w-24 shrink-0 text-right font-condensed">
+        {#if v.margin !== null}
+          <span class="block">{share(v.margin)}</span>
+          <span class="block h-1 bg-rule" aria-hidden="true">
+            <span
+              class="block h-1 {v.outcome === 'pass' ? 'bg-pass' : v.outcome === 'caution' ? 'bg-caution' : 'bg-stop'}"
+              style="width: {Math.min(100, Math.max(3, Math.abs(v.margin) * 100))}%"
+            ></span>
+          </span>
+        {/if}
+      </span>
+    </li>
+  {/each}
+</ul>
