@@ -198,6 +198,17 @@ describe('speed, choice and point', () => {
     expect(magnetising).toBeGreaterThan(0.25);
     expect(magnetising).toBeLessThan(0.55);
   });
+  it('how loud it is at a metre: sound power, what the load adds, less the half sphere', () => {
+    const r = solved({
+      ...fan,
+      plate: undefined,
+      practice: 'iec',
+      supply: { voltage: '400 V', frequency: '50 Hz', phases: 3 },
+      motor: { catalogue: 'iec-ip55-ie3-37kW-2p' },
+    });
+    // IEC 60034-9: shaft height 200, two poles: 90 dB(A) and 2 dB (from memory).
+    have(r, { 'choice.soundPressure': 90 + 2 - 10 * Math.log10(2 * Math.PI) });
+  });
   it('straight on the line it settles where torque meets load, close below synchronous', () => {
     const { r, motor } = asked({ ...fan, speed: undefined, method: 'direct' });
     const n = figure(r, 'point.motorSpeed');

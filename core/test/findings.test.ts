@@ -47,6 +47,8 @@ const place = (own: NonNullable<CaseText['place']>): CaseText =>
   fan({}, { place: { ambient: '30 degC', altitude: '100 m', dirt: 'clean', water: 'dry', ...own } });
 const read = (own: object): CaseText =>
   load({ machine: 'centrifugal-fan', demand: { kind: 'measured', voltage: '460 V', ...own } }, { plate });
+const european = (over: Partial<CaseText>): CaseText =>
+  fan({}, { practice: 'iec', supply: { voltage: '400 V', frequency: '50 Hz', phases: 3 }, ...over });
 const cycle = (seconds: number, ratio: number): CaseText =>
   fan({
     cycle: [
@@ -159,6 +161,9 @@ const rows: readonly Row[] = [
   ['drive.no-use', 'caution', ['speed.need'],
     fan({}, { method: 'drive', speed: { need: 'fixed', profile: [{ hours: 4000, flow: 1 }] } }), driven({})],
   // Choice
+  // 37 kW, two poles, 200L: 90 dB(A) of power by the standard's limit, 2 dB of load, 8 dB less at a metre.
+  ['choice.loud', 'note', ['place.noiseLimit'],
+    european({ motor: { catalogue: 'iec-ip55-ie3-37kW-2p' } }), european({ motor: { catalogue: 'iec-ip55-ie3-7_5kW-6p' } })],
   ['choice.unknown-requirement', 'caution', ['waived'],
     fan({}, { waived: [{ requirement: 'beauty', reason: 'old' }] }), fan({}, { waived: [{ requirement: 'frame', reason: 'new base' }] })],
   ['choice.waived', 'caution', ['waived'], fan({}, { waived: [{ requirement: 'frame', reason: 'new base' }] }), fan()],

@@ -135,6 +135,7 @@ const choice = {
   'choice.current': ['A', 'Current at the operating point'],
   'choice.windingTemperature': ['degC', 'Hottest spot of the winding'],
   'choice.insulationLife': ['h', 'Insulation lives'],
+  'choice.soundPressure': ['dB', 'Sound at 1 m, full load', '0.2.0'],
 } as const satisfies Record<`choice.${string}`, Told>;
 
 /** Where motor and load meet. */

@@ -90,6 +90,7 @@ export const findingLevels = {
   'choice.impossible': ['caution'],
   'choice.none': ['caution'],
   'choice.uncertain-load': ['caution'],
+  'choice.loud': ['note'],
   'choice.pin-not-used': ['caution'],
   'choice.unknown-motor': ['caution'],
   'motor.inconsistent': ['caution'],

@@ -5,6 +5,7 @@ import type { Practice, PracticeId } from './practice';
 export * from './practice';
 export * from './rules';
 export * from './usual/derating';
+export * from './usual/sound';
 export * from './prescriptions';
 export * from './frames';
 export { iec, northAmerica };

@@ -1,6 +1,6 @@
 import { motorOfCircuit, ratedTorque, starterPriceIndex, type Motor } from '../../catalogue';
 import type { Candidate, Choice, Result } from '../../case';
-import { commonPractice } from '../../contract';
+import { commonPractice, type Source } from '../../contract';
 import { assumed, field, prescribed, type Given } from '../../law';
 import { motorOfPlate, noLoadShare } from '../../nameplate';
 import {
@@ -17,7 +17,8 @@ import {
   speedOnDrive,
   windingTemperature,
 } from '../../physics';
-import { q } from '../../quantity';
+import { atRating, loudFrom, loudSource, soundOfLoad, soundOfLoadSource, soundPressure } from '../../practice';
+import { q, writeQuantity } from '../../quantity';
 import { methodNames } from '../../contract';
 import { explain, type Judged, outcomeOf } from '../../judge';
 import { catalogueSource, connectionFor, type Needs, percent, pinnedCircuit, type Walk } from '../../needs';
@@ -128,6 +129,26 @@ export function tellReserve(walk: Walk, needs: Needs, motor: Motor): void {
     theta_w: 'choice.windingTemperature',
   });
   uncertain(walk, needs, motor);
+  sound(walk, motor, source);
+}
+
+/** How loud it is beside the running motor, and from where on ears are protected. */
+function sound({ practice, w }: Walk, motor: Motor, source: Source): void {
+  const height = motor.frame === null ? undefined : practice.frame(motor.frame)?.shaftHeight;
+  if (height === undefined) return;
+  const rise = atRating(soundOfLoad, height, Math.max(0, Math.min(3, motor.poles / 2 - 1)));
+  const level = w.figure('choice.soundPressure', soundPressure, {
+    L_W: prescribed(q(motor.sound, 'dB'), source),
+    dL: prescribed(q(rise ?? 0, 'dB'), soundOfLoadSource),
+    r: { value: q(1, 'm'), text: '1 m from the motor' },
+  });
+  if (level === undefined || level < loudFrom) return;
+  w.finding(
+    'choice.loud',
+    'note',
+    `Up to ${writeQuantity(level, 'dB')} one metre from it at full load, and more in a room that throws it back: from ${loudFrom} dB(A) over a working day offer ear protection, from 85 dB(A) require it. Local rules decide.`,
+    { fields: ['place.noiseLimit'], figures: ['choice.soundPressure'], source: loudSource },
+  );
 }
 
 /** Whether the choice would still carry the load at the top of its uncertainty. */

@@ -58,6 +58,7 @@
         'choice.current',
         'choice.breakdownTorque',
         'choice.peakReserve',
+        'choice.soundPressure',
         'choice.windingTemperature',
         'choice.insulationLife',
       ]}
