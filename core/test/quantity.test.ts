@@ -54,14 +54,20 @@ describe('numbers as the trade writes them', () => {
     ['3⁄4', 0.75],
     [' 12 ', 12],
     ['1\u00a01/2', 1.5],
+    ['10 3/16', 10.1875],
+    ['1 10/16', 1.625],
+    ['12 13/16', 12.8125],
   ])('%s is %d', (text, wanted) => expect(readNumber(text)).toEqual({ ok: true, value: wanted }));
-  it.each(['', ' ', 'abc', '1/0', '1 1', '1.2.3', '--1', '0x', '1/2/3'])('"%s" is none', (text) => {
+  it.each(['', ' ', 'abc', '1/0', '1 1', '1.2.3', '--1', '0x', '1/2/3', 'x1 1/2', 'x1/2'])('"%s" is none', (text) => {
     const read = readNumber(text);
     expect(read.ok ? read.value : read.message).toBe(`"${text.trim()}" is not a number`);
   });
   it('a comma before three digits could be two numbers, and both are named', () => {
     const read = readNumber('1,250');
     expect(read.ok ? '' : read.message).toBe('"1,250" could be 1250 or 1.250: write it without the comma');
+    expect(readNumber('12,500').ok).toBe(false);
+    expect(readNumber('123,500').ok).toBe(false);
+    expect(readNumber('-1,250').ok).toBe(false);
     expect(readNumber('1,25')).toEqual({ ok: true, value: 1.25 });
     expect(readNumber('1,2500')).toEqual({ ok: true, value: 1.25 });
     expect(readNumber('1234,567')).toEqual({ ok: true, value: 1234.567 });
@@ -74,6 +80,14 @@ describe('quantities', () => {
     ['power', '11kW', 11000],
     ['torque', '50 lbf ft', 67.7909],
     ['torque', '600 in-lb', 67.7909],
+    ['torque', '50 lb ft', 67.7909],
+    ['torque', '50 ft lb', 67.7909],
+    ['torque', '50 ft  lbf', 67.7909],
+    ['torque', '600 lb in', 67.7909],
+    ['torque', '2 kgf m', 19.6133],
+    ['torque', '2 kg m', 19.6133],
+    ['inertia', '285 lb ft2', 12.01],
+    ['inertia', '285 lb·ft^2', 12.01],
     ['torque', '2 kgf·m', 19.6133],
     ['length', '3 "', 0.0762],
     ['speed', '24.5 rev/s', 1470],
@@ -155,6 +169,12 @@ describe('grouped ratings', () => {
     ['current', '30/25 A', [[30], [25]]],
     ['current', '5/7 A', [[5], [7]]],
     ['current', '0.83 kA', [[830]]],
+    ['current', '11/2 A', [[11], [2]]],
+    ['current', '12 1/2 A', [[12.5]]],
+    ['current', '12-1/2 A', [[12.5]]],
+    ['current', '1½ A', [[1.5]]],
+    ['current', '10-½ A', [[10.5]]],
+    ['current', ' 5/7 A ', [[5], [7]]],
   ] as const)('%s %s', (dimension, text, wanted) => expect(groups(dimension, text)).toEqual(wanted));
   it.each([
     ['voltage', '', '"" is not a voltage, grouped as on the plate, such as "208-230/460 V"'],
@@ -170,6 +190,10 @@ describe('grouped ratings', () => {
     ['current', '5/9999999999999999 A', '"9999999999999999" in "5/9999999999999999 A" is too large for a current'],
   ] as const)('%s "%s" is refused in words', (dimension, text, message) => {
     expect(groups(dimension, text)).toBe(message);
+  });
+  it('keep what was typed', () => {
+    const read = readGroups('current', ' 79-72/36 A ');
+    expect(read.ok && read.value.text).toBe('79-72/36 A');
   });
   it('are written so that they read back alike', () => {
     expect(writeGroups([[208, 230], [460]], 'V')).toBe('208-230/460 V');
@@ -241,6 +265,9 @@ describe('writing: three significant figures and a unit one can read', () => {
     [8760, 'h', '8760 h'],
     [3.14, 'a', '3.1 years'],
     [0.924, '1', '0.924'],
+    [0.87654, '1', '0.877'],
+    [1.0512, '1', '1.05'],
+    [59.5, 'Hz', '59.5 Hz'],
     [1.0123, '1', '1.0123'],
     [0.9512, '1', '0.9512'],
     [1.06, '1', '1.06'],
