@@ -11,7 +11,7 @@ import { Instrumenter } from '@stryker-mutator/instrumenter';
 /** Areas with the tests that are asked. Others would kill some more, so a score is a lower bound; all of them take hours. */
 const areas = {
   quantity: ['quantity', 'workings'],
-  practice: ['practice', 'practices', 'tables', 'frames', 'guard'],
+  practice: ['practice', 'practices', 'tables', 'frames', 'guard', 'laws', 'formulas', 'replacement'],
   runs: ['runs', 'plans', 'figures', 'start'],
   physics: ['machine', 'fit', 'operating', 'runup', 'transient', 'laws', 'formulas', 'load', 'log', 'figures', 'start'],
   stations: ['stations', 'findings', 'figures', 'told', 'load', 'guard', 'start', 'outside', 'replacement', 'history', 'plateSupply', 'hazard'],

@@ -202,6 +202,52 @@ describe('standard frames', () => {
   });
 });
 
+describe('frame designations of either tradition', () => {
+  const height = (text: string, prefer: 'nema' | 'iec' = 'nema') => {
+    const found = (prefer === 'nema' ? na : iec).frame(text);
+    return found && [found.system, Math.round(found.shaftHeight * 10) / 10, found.series];
+  };
+  it.each([
+    ['56', ['nema', 88.9, 'small']],
+    ['L56', ['nema', 88.9, 'small']],
+    ['FR 284T', ['nema', 177.8, 'T']],
+    ['F284T', ['nema', 177.8, 'T']],
+    ['AB284T', ['nema', 177.8, 'T']],
+    ['284U', ['nema', 177.8, 'U']],
+    ['5009L', ['nema', 317.5, 'unlisted']],
+    ['6808S', ['nema', 431.8, 'unlisted']],
+    ['132M', ['iec', 132, 'iec']],
+    ['112', ['iec', 112, 'iec']],
+    ['IEC 56', ['iec', 56, 'unlisted']],
+    ['160L-4', ['iec', 160, 'iec']],
+  ])('North America reads "%s" as %j', (text, wanted) => expect(height(text)).toEqual(wanted));
+  it.each([
+    ['56', ['iec', 56, 'unlisted']],
+    ['180', ['iec', 180, 'iec']],
+    ['284T', ['nema', 177.8, 'T']],
+    ['315', ['iec', 315, 'iec']],
+  ])('IEC reads "%s" as %j', (text, wanted) => expect(height(text, 'iec')).toEqual(wanted));
+  it('beyond the numbered frames there is none', () => {
+    expect(iec.frame('7000')).toBeUndefined();
+    expect(iec.frame('4999')).toBeUndefined();
+    expect(iec.frame('IEC 133')).toBeUndefined();
+    expect(na.frame('284T123456789')).toBeUndefined();
+  });
+  it('the letter says how far the feet stand apart, and two poles have a thinner shaft (IEC 60072-1)', () => {
+    expect(iec.frame('132S')?.feetAlong).toBe(140);
+    expect(iec.frame('132M')?.feetAlong).toBe(178);
+    expect(iec.frame('132')?.feetAlong).toBeUndefined();
+    expect(iec.frame('225M', 4)?.shaftDiameter).toBe(60);
+    expect(iec.frame('225M', 2)?.shaftDiameter).toBe(55);
+  });
+  it('every listed frame can be told from what was measured', () => {
+    expect(practices.listedFrames('nema').length).toBeGreaterThan(50);
+    expect(practices.listedFrames('iec').length).toBeGreaterThan(20);
+    expect(practices.listedFrames('nema').every((f) => f.system === 'nema' && f.feetAcross !== undefined)).toBe(true);
+    expect(practices.listedFrames('iec').every((f) => f.system === 'iec' && f.feetAlong !== undefined)).toBe(true);
+  });
+});
+
 describe('designs', () => {
   const nema = (letter: string, power: number, poles: number) => {
     const d = na.design(letter, hp(power), poles);
@@ -236,6 +282,7 @@ describe('designs', () => {
     };
     expect(of('N', 11, 4)).toEqual([1.5, 2, 'normal starting torque']);
     expect(of('n', 11, 2)).toEqual([1.4, 2, 'normal starting torque']);
+    expect(of(' N ', 11, 4)).toEqual([1.5, 2, 'normal starting torque']);
     expect(of('NE', 11, 4)?.[2]).toBe('normal starting torque, with the higher starting current of high efficiency');
     expect(of('NEY', 11, 4)?.[2]).toMatch(/high efficiency, made for star-delta$/);
     expect(of('NY', 11, 4)?.[2]).toBe('normal starting torque, made for star-delta');
