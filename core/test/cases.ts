@@ -39,3 +39,14 @@ export const conveyor = {
   place: { ambient: '35 degC', altitude: '100 m', dirt: 'clean', water: 'dry' },
   speed: { need: 'fixed', profile: [{ hours: 4000, flow: 1 }] },
 } as const satisfies CaseText;
+
+/** What an ordinary fan motor has stamped on it. */
+export const ordinaryPlate = {
+  power: '20 hp',
+  voltage: '230/460 V',
+  current: '50/25 A',
+  speed: '1760 rpm',
+  frequency: '60 Hz',
+  frame: '256T',
+  enclosure: 'TEFC',
+} as const satisfies CaseText['plate'];

@@ -1,7 +1,7 @@
 import { evaluate } from 'mathjs';
 import { describe, expect, it } from 'vitest';
 import { methods, motorById, readCase, runs, solveWith, type CaseText, type Motor, type Result } from '@pilgrim/core';
-import { conveyor, figure, solved } from './cases';
+import { conveyor, figure, ordinaryPlate, solved } from './cases';
 
 /** Each figure must have the value, which the test works out by itself. */
 function have(r: Result, wanted: Readonly<Record<string, number>>, within = 1e-6): void {
@@ -18,13 +18,7 @@ const root3 = Math.sqrt(3);
 const torqueOf = (watts: number, rpm: number): number => (watts * 60) / (2 * Math.PI * rpm);
 
 const plate = {
-  power: '20 hp',
-  voltage: '230/460 V',
-  current: '50/25 A',
-  speed: '1760 rpm',
-  frequency: '60 Hz',
-  frame: '256T',
-  enclosure: 'TEFC',
+  ...ordinaryPlate,
   efficiency: 0.91,
   powerFactor: 0.84,
   serviceFactor: 1.15,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { type CaseText, type FindingId } from '@pilgrim/core';
-import { conveyor, solved } from './cases';
+import { conveyor, ordinaryPlate as plate, solved } from './cases';
 
 /**
  * A finding with its level and the fields it sends the reader to, in a case that raises it, and a case just beside it that does not.
@@ -8,15 +8,6 @@ import { conveyor, solved } from './cases';
  */
 type Row = readonly [id: FindingId, level: string, fields: readonly string[], raises: CaseText, not: CaseText];
 
-const plate = {
-  power: '20 hp',
-  voltage: '230/460 V',
-  current: '50/25 A',
-  speed: '1760 rpm',
-  frequency: '60 Hz',
-  frame: '256T',
-  enclosure: 'TEFC',
-} as const;
 type Plate = NonNullable<CaseText['plate']>;
 const stamped = (own: Plate, over: Partial<CaseText> = {}): CaseText => ({
   ...conveyor,

@@ -1,16 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { type CaseText } from '@pilgrim/core';
-import { conveyor, figure, solved } from './cases';
+import { conveyor, figure, ordinaryPlate as plate, solved } from './cases';
 
-const plate = {
-  power: '20 hp',
-  voltage: '230/460 V',
-  current: '50/25 A',
-  speed: '1760 rpm',
-  frequency: '60 Hz',
-  frame: '256T',
-  enclosure: 'TEFC',
-} as const;
 type Plate = NonNullable<CaseText['plate']>;
 const fan = {
   machine: 'centrifugal-fan',
