@@ -1,5 +1,5 @@
 import { expect, test, type APIRequestContext } from '@playwright/test';
-import { openStation, ownPosition } from './helpers';
+import { awake, openStation, ownPosition } from './helpers';
 
 test('all candidates in one table: found, sorted, filtered, opened, laid side by side', async ({ page, request }) => {
   const { id } = await ownPosition(request, 'C-1', '04-st-230.json');
@@ -94,6 +94,7 @@ test('a list is brought in: told first, its bad rows by line, taken when accepte
 }) => {
   const own = await ownPlant(request, 'Shelf test works');
   await page.goto(`/shelf?plant=${own.plant}`);
+  await awake(page);
   await expect(page.getByText('Nothing on the shelf yet')).toBeVisible();
   const csv =
     'Item,HP,Volts,Amps,RPM,Hz,Frame,Encl,SF,Qty,Bin\n"Spare, roaster\nfan",25,230/460,62/31,1770,60,284T,TEFC,1.15,1,B4\nBroken,ten,460,14,1760,60,215T,TEFC,1.15,1,B5\n"=1+1",5,460,6.6,1750,60,184T,TEFC,1.15,1,B6\n';
@@ -132,6 +133,7 @@ test('a motor is put on the shelf from its plate; an incomplete plate says what 
 }) => {
   const own = await ownPlant(request, 'Plate shelf works');
   await page.goto(`/shelf?plant=${own.plant}`);
+  await awake(page);
   await page.getByLabel('What its plate says').fill('HP 25 VOLTS 230/460 RPM 1770 HZ 60 FR 284T ENCL TEFC');
   await expect(page.getByTestId('shelf-plate')).toContainText('284T');
   await page.getByLabel('Name').fill('Found in the cellar');

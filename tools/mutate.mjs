@@ -7,6 +7,7 @@ import { join, relative } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { Stryker } from '@stryker-mutator/core';
 import { Instrumenter } from '@stryker-mutator/instrumenter';
+import { short } from './mutate.reporter.mjs';
 
 /** Areas with the tests that are asked. Others would kill some more, so a score is a lower bound; all of them take hours. */
 const areas = {
@@ -17,7 +18,7 @@ const areas = {
   stations: ['stations', 'findings', 'figures', 'told', 'load', 'guard', 'start', 'outside', 'replacement', 'history', 'plateSupply', 'hazard'],
 }; // prettier-ignore
 const [path, count = '320', seed = '1'] = process.argv.slice(2);
-const mutator = { plugins: null, excludedMutations: ['StringLiteral'] };
+const mutator = { excludedMutations: ['StringLiteral'] };
 
 /** The same mutant has the same key as long as its own text stays, whatever moves around it. */
 const key = (mutant) =>
@@ -36,7 +37,7 @@ function between(lines, { start, end }) {
 async function listed(files) {
   const silent = Object.fromEntries(['debug', 'info', 'warn', 'isDebugEnabled'].map((name) => [name, () => false]));
   const sources = files.map((name) => ({ name, mutate: true, content: readFileSync(name, 'utf8') }));
-  const { mutants } = await new Instrumenter(silent).instrument(sources, { mutator, ...mutator, ignorers: [] });
+  const { mutants } = await new Instrumenter(silent).instrument(sources, { plugins: null, ignorers: [], ...mutator });
   const lines = new Map(sources.map((s) => [s.name, s.content.split('\n')]));
   return mutants.map((m) => key({ ...m, text: between(lines.get(m.fileName), m.location) }));
 }
@@ -72,7 +73,7 @@ async function mutate(area) {
   await onlySampled(new Set([...new Set(all)].sort().slice(0, Number(count))));
   const results = await new Stryker({
     mutate: files,
-    mutator: { excludedMutations: mutator.excludedMutations },
+    mutator,
     testRunner: 'vitest',
     vitest: { configFile: 'tools/mutate.vitest.ts', related: false },
     plugins: ['@stryker-mutator/vitest-runner', join(process.cwd(), 'tools/mutate.reporter.mjs')],
@@ -107,11 +108,6 @@ function written(result) {
 
 /** Results count lines and columns from one. */
 const at = ({ line, column }) => ({ line: line - 1, column: column - 1 });
-const short = (text) => {
-  const one = text.replace(/\s+/g, ' ');
-  return one.length > 90 ? `${one.slice(0, 87)}…` : one;
-};
-
 const only = path === undefined ? Object.keys(areas) : [path];
 mkdirSync('.pilgrim/mutation', { recursive: true });
 for (const area of only) {

@@ -2,7 +2,8 @@
 import { relative } from 'node:path';
 import { declareClassPlugin, PluginKind } from '@stryker-mutator/api/plugin';
 
-const short = (text) => {
+/** Code on one line, cut. */
+export const short = (text) => {
   const one = text.replace(/\s+/g, ' ');
   return one.length > 90 ? `${one.slice(0, 87)}…` : one;
 };

@@ -12,19 +12,17 @@ class QuickFirst extends BaseSequencer {
   }
 }
 
+/** Names of test files to ask; none means all. */
+const asked = (process.env.PILGRIM_MUTATE_TESTS ?? '').split(',').filter(Boolean);
+
 /**
  * The tests of core as mutation testing runs them: on the sources beside this file, without what takes a bundle,
  * and without random cases, so that a score says what the named tests see.
  */
-const asked = (process.env.PILGRIM_MUTATE_TESTS ?? '').split(',').filter(Boolean);
-
 export default defineConfig({
   resolve: { alias: { '@pilgrim/core': fileURLToPath(new URL('../core/src/index.ts', import.meta.url)) } },
   test: {
-    include:
-      asked.length > 0
-        ? asked.map((name) => `core/test/${name.replace('.test', '')}.test.ts`)
-        : ['core/test/*.test.ts'],
+    include: asked.length > 0 ? asked.map((name) => `core/test/${name}.test.ts`) : ['core/test/*.test.ts'],
     exclude: ['command', 'fuzz', 'house', 'properties'].map((name) => `core/test/${name}.test.ts`),
     isolate: false,
     sequence: { sequencer: QuickFirst },

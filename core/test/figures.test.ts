@@ -323,6 +323,77 @@ describe('every method’s start', () => {
   });
 });
 
+describe('star-delta on a motor whose windings allow it', () => {
+  const european: CaseText = {
+    ...fan,
+    plate: undefined,
+    practice: 'iec',
+    supply: { voltage: '400 V', frequency: '50 Hz', phases: 3, source: { kind: 'transformer', rating: '250 kVA', impedance: 0.05 } }, // prettier-ignore
+    load: { machine: 'centrifugal-fan', demand: { kind: 'power', power: '18 kW', speed: '1470 rpm' } },
+    speed: undefined,
+    method: 'star-delta',
+  };
+  it('a third of current and torque at standstill, and its run as simulated', () => {
+    const { r, motor, needs } = asked(european);
+    const run = runs.startOf(needs, motor, 'star-delta', true)?.run;
+    if (!run) expect.fail('not run');
+    const Zs = (0.05 * 400 ** 2) / 250_000;
+    const amps = 400 / (root3 * (Zs + 3 * (400 / (root3 * figure(r, 'start.lockedRotorCurrent')))));
+    const torque = (figure(r, 'start.lockedRotorTorque') / 3) * (1 - (root3 * amps * Zs) / 400) ** 2;
+    have(r, {
+      'start.star-delta.standstillCurrent': amps,
+      'start.star-delta.standstillDip': (root3 * amps * Zs) / 400,
+      'start.star-delta.startingTorque': torque,
+      'start.star-delta.breakawayMargin': torque / figure(r, 'load.breakawayTorque') - 1,
+      'start.star-delta.peakCurrent': run.peakLine,
+      'start.star-delta.voltageDip': run.dip,
+      'start.star-delta.terminalDip': run.terminalDip,
+      'start.star-delta.time': run.time ?? NaN,
+      'start.star-delta.torqueMargin': run.margin,
+      'start.star-delta.thermalUse': Math.max(run.statorHeat, run.rotorHeat),
+      'start.star-delta.firstPeak':
+        Math.SQRT2 * run.peakLine * (1.02 + 0.98 * Math.exp(-3 * figureRatio(r, 'star-delta'))),
+      'start.star-delta.largestMotor': (motor.power * (0.15 / 0.85)) / (run.dip / (1 - run.dip)),
+      // No inertia given: ten times the motor's for a fan.
+      'start.loadInertia': 10 * motor.inertia,
+      'start.inertia': 11 * motor.inertia,
+    });
+  });
+  it('starts an hour: what is left of the rated losses, over the heat of one start', () => {
+    const { r } = asked(european);
+    const { P_r, P_run, E_st } = r.figures['start.startsPerHour']?.inputs ?? {};
+    have(r, { 'start.startsPerHour': (3600 * (Number(P_r) - Number(P_run))) / Number(E_st) });
+    // Rated losses of a motor are what its efficiency leaves, within the fit.
+    const losses = figure(r, 'motor.inputPower') - figure(r, 'motor.outputPower');
+    expect(Math.abs(Number(P_r) / losses - 1)).toBeLessThan(0.05);
+    expect(Number(P_run)).toBeLessThan(Number(P_r));
+  });
+});
+
+describe('the rest', () => {
+  it('current under overload goes with torque', () => {
+    const { r } = asked({ ...fan, method: 'drive' });
+    const torque = figure(r, 'load.motorTorque') / figure(r, 'start.ratedTorque');
+    have(r, { 'drive.overloadCurrent': figure(r, 'choice.ratedCurrent') * 1.3 * torque });
+  });
+  it('a pump’s gentlest stop without a pipeline’s length is ten seconds or three times coasting', () => {
+    const pump: CaseText = { ...fan, load: { machine: 'centrifugal-pump', demand: fan.load.demand }, speed: undefined, method: 'soft-starter' }; // prettier-ignore
+    expect(figure(solved(pump), 'start.stopTime')).toBeGreaterThanOrEqual(10);
+  });
+  it('a generator’s recovery is told as given', () => {
+    const source = { kind: 'generator', rating: '400 kVA', subtransientReactance: 0.15, recovery: '0.7 s' } as const;
+    have(solved({ ...fan, supply: { ...conveyor.supply, source } }), { 'start.recovery': 0.7 });
+  });
+  it('poles by a measured speed, and the old motor’s own power beside its replacement’s', () => {
+    const measured = { speed: '1465 rpm', voltage: '400 V', noLoadCurrent: '9 A', shaftHeight: '160 mm' } as const;
+    const r = solved({ ...fan, practice: 'iec', supply: { voltage: '400 V', frequency: '50 Hz', phases: 3 }, plate: { condition: 'missing' }, measured }); // prettier-ignore
+    have(r, { 'measured.poles': 4 });
+    const { r: beside } = asked({ ...fan, speed: undefined, method: 'direct' });
+    const [n, T] = [figure(beside, 'replacement.oldSpeed'), figure(beside, 'load.motorTorque') * 1];
+    have(beside, { 'replacement.oldPower': (T * (n / 1750) ** 2 * 2 * Math.PI * n) / 60 });
+  });
+});
+
 /** R over X that a first peak was told with. */
 function figureRatio(r: Result, method: string): number {
   const ratio = r.figures[`start.${method}.firstPeak`]?.inputs.r;

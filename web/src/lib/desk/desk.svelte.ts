@@ -181,8 +181,8 @@ export class Desk {
       this.message = 'Somebody saved this position in between.';
     } else if (status === 422 && problem.errors) {
       this.errors = problem.errors;
-      this.message = `Not saved: ${problem.errors.map((e) => e.path).join(', ')} cannot be read. What you typed is kept.`;
-    } else this.message = `Not saved: ${problem.title ?? 'the server refused'}.`;
+      this.message = `${problem.errors.map((e) => e.path).join(', ')} cannot be read. What you typed is kept.`;
+    } else this.message = `${problem.title ?? 'The server refused'}.`;
   }
 
   /** Takes the other revision as it stands and drops the edits here. */
