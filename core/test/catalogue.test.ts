@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { genericMotors, physics, practiceById, type Motor } from '@pilgrim/core';
-import * as na from '../src/practice/north-america/tables';
-import * as iec from '../src/practice/iec/tables';
+import { genericMotors, practice, practiceById, type Motor } from '@pilgrim/core';
+import * as na from '../src/practice/north-america/tables/motors';
+import * as iec from '../src/practice/iec/tables/motors';
 import { horsepower } from './cases';
 
 const motors = genericMotors();
@@ -11,60 +11,60 @@ const column = (rows: readonly (readonly unknown[])[], index: number): unknown[]
 
 describe('second pass of the tables that came with the catalogue (from memory, by column)', () => {
   it('10 CFR 431.446, small polyphase motors, ½ and ¾ hp', () => {
-    expect(na.smallEfficiency).toEqual([
+    expect(na.smallEfficiency.rows).toEqual([
       [0.5, ...[73.4, 78.2, 75.3]],
       [0.75, ...[76.8, 81.1, 81.7]],
     ]);
   });
   it('10 CFR 431.25 Table 5 at 8 poles: open, enclosed', () => {
-    expect(column(na.eightPoleEfficiency, 1)).toEqual([75.5, 77, 86.5, 87.5, 88.5, 89.5, 90.2, 90.2, 91, 91, 91.7, 91.7, 92.4, 93, 94.1, 94.1, 94.1, 94.1, 94.1, 95]); // prettier-ignore
-    expect(column(na.eightPoleEfficiency, 2)).toEqual([75.5, 78.5, 84, 85.5, 86.5, 86.5, 89.5, 89.5, 90.2, 90.2, 91.7, 91.7, 92.4, 92.4, 93.6, 93.6, 94.1, 94.1, 94.5, 95]); // prettier-ignore
-    const nominal = new Set(na.efficiencyBands.map(([n]) => n));
-    for (const row of na.eightPoleEfficiency) expect([...row.slice(1)].every((e) => e !== null && nominal.has(e))).toBe(true); // prettier-ignore
+    expect(column(na.eightPoleEfficiency.rows, 1)).toEqual([75.5, 77, 86.5, 87.5, 88.5, 89.5, 90.2, 90.2, 91, 91, 91.7, 91.7, 92.4, 93, 94.1, 94.1, 94.1, 94.1, 94.1, 95]); // prettier-ignore
+    expect(column(na.eightPoleEfficiency.rows, 2)).toEqual([75.5, 78.5, 84, 85.5, 86.5, 86.5, 89.5, 89.5, 90.2, 90.2, 91.7, 91.7, 92.4, 92.4, 93.6, 93.6, 94.1, 94.1, 94.5, 95]); // prettier-ignore
+    const nominal = new Set(na.efficiencyBands.rows.map(([n]) => n));
+    for (const row of na.eightPoleEfficiency.rows) expect([...row.slice(1)].every((e) => e !== null && nominal.has(e))).toBe(true); // prettier-ignore
   });
   it('IEC 60034-30-1 at 50 Hz: small motors, and 8 poles in IE3 and IE4', () => {
-    expect(iec.smallEfficiencies).toEqual([
+    expect(iec.smallEfficiencies.rows).toEqual([
       [0.37, 69.5, 72.7, 67.6, 73.8, 77.3, 73.5, 78.1, 81.1, 78.0],
       [0.55, 74.1, 77.1, 73.1, 77.8, 80.8, 77.2, 81.5, 83.9, 80.9],
     ]);
-    expect(column(iec.eightPoleEfficiencies, 1)).toEqual([69.3, 73, 75, 77.7, 79.7, 81.9, 83.5, 84.8, 86.2, 87.3, 88.6, 89.6, 90.1, 90.6, 91.3, 91.8, 92.2, 92.5, 93.1, 93.4, 93.7, 94, 94.3, 94.6]); // prettier-ignore
-    expect(column(iec.eightPoleEfficiencies, 2)).toEqual([74.3, 77, 78.4, 80.8, 82.6, 84.5, 85.9, 87.1, 88.3, 89.3, 90.4, 91.2, 91.7, 92.1, 92.7, 93.1, 93.4, 93.7, 94.2, 94.4, 94.7, 94.9, 95.1, 95.4]); // prettier-ignore
-    for (const [, ie3, ie4] of iec.eightPoleEfficiencies) expect(ie4 ?? 0).toBeGreaterThan(ie3 ?? 100);
+    expect(column(iec.eightPoleEfficiencies.rows, 1)).toEqual([69.3, 73, 75, 77.7, 79.7, 81.9, 83.5, 84.8, 86.2, 87.3, 88.6, 89.6, 90.1, 90.6, 91.3, 91.8, 92.2, 92.5, 93.1, 93.4, 93.7, 94, 94.3, 94.6]); // prettier-ignore
+    expect(column(iec.eightPoleEfficiencies.rows, 2)).toEqual([74.3, 77, 78.4, 80.8, 82.6, 84.5, 85.9, 87.1, 88.3, 89.3, 90.4, 91.2, 91.7, 92.1, 92.7, 93.1, 93.4, 93.7, 94.2, 94.4, 94.7, 94.9, 95.1, 95.4]); // prettier-ignore
+    for (const [, ie3, ie4] of iec.eightPoleEfficiencies.rows) expect(ie4 ?? 0).toBeGreaterThan(ie3 ?? 100);
   });
   it('IEC 60034-12 Table 1: pull-up torque by poles; locked-rotor and breakdown torque at 8 poles', () => {
-    expect(column(iec.pullUpTorques, 1)).toEqual([1.3, 1.2, 1.2, 1.1, 1.1, 1, 1, 1, 0.9, 0.9, 0.8, 0.7, 0.7, 0.6, 0.6]); // prettier-ignore
-    expect(column(iec.pullUpTorques, 2)).toEqual([1.4, 1.3, 1.3, 1.2, 1.2, 1.1, 1.1, 1.1, 1, 1, 0.9, 0.8, 0.8, 0.7, 0.6]); // prettier-ignore
-    expect(column(iec.pullUpTorques, 3)).toEqual([1.2, 1.2, 1.1, 1.1, 1.1, 1.1, 1.1, 1, 1, 1, 0.9, 0.8, 0.8, 0.7, 0.6]); // prettier-ignore
-    expect(column(iec.pullUpTorques, 4)).toEqual([1.1, 1.1, 1, 1, 1, 1, 1, 0.9, 0.9, 0.9, 0.8, 0.7, 0.7, 0.7, 0.6]); // prettier-ignore
-    expect(column(iec.eightPoleTorques, 1)).toEqual([1.5, 1.5, 1.4, 1.4, 1.3, 1.3, 1.3, 1.2, 1.2, 1.2, 1.1, 1, 0.9, 0.9, 0.75]); // prettier-ignore
-    expect(column(iec.eightPoleTorques, 2)).toEqual([1.6, 1.7, 1.8, 1.8, 1.8, 1.8, 1.7, 1.7, 1.7, 1.7, 1.7, 1.6, 1.6, 1.6, 1.6]); // prettier-ignore
+    expect(column(iec.pullUpTorques.rows, 1)).toEqual([1.3, 1.2, 1.2, 1.1, 1.1, 1, 1, 1, 0.9, 0.9, 0.8, 0.7, 0.7, 0.6, 0.6]); // prettier-ignore
+    expect(column(iec.pullUpTorques.rows, 2)).toEqual([1.4, 1.3, 1.3, 1.2, 1.2, 1.1, 1.1, 1.1, 1, 1, 0.9, 0.8, 0.8, 0.7, 0.6]); // prettier-ignore
+    expect(column(iec.pullUpTorques.rows, 3)).toEqual([1.2, 1.2, 1.1, 1.1, 1.1, 1.1, 1.1, 1, 1, 1, 0.9, 0.8, 0.8, 0.7, 0.6]); // prettier-ignore
+    expect(column(iec.pullUpTorques.rows, 4)).toEqual([1.1, 1.1, 1, 1, 1, 1, 1, 0.9, 0.9, 0.9, 0.8, 0.7, 0.7, 0.7, 0.6]); // prettier-ignore
+    expect(column(iec.eightPoleTorques.rows, 1)).toEqual([1.5, 1.5, 1.4, 1.4, 1.3, 1.3, 1.3, 1.2, 1.2, 1.2, 1.1, 1, 0.9, 0.9, 0.75]); // prettier-ignore
+    expect(column(iec.eightPoleTorques.rows, 2)).toEqual([1.6, 1.7, 1.8, 1.8, 1.8, 1.8, 1.7, 1.7, 1.7, 1.7, 1.7, 1.6, 1.6, 1.6, 1.6]); // prettier-ignore
   });
   it('IEC 60034-9 Table 2, sound power by shaft height: 2, 4, 6, 8 poles', () => {
-    expect(column(iec.soundLevels, 0)).toEqual([90, 100, 112, 132, 160, 180, 200, 225, 250, 280, 315, 355]);
-    expect(column(iec.soundLevels, 1)).toEqual([78, 82, 83, 85, 87, 88, 90, 92, 92, 94, 98, 100]);
-    expect(column(iec.soundLevels, 2)).toEqual([66, 70, 72, 75, 77, 80, 83, 84, 85, 88, 94, 95]);
-    expect(column(iec.soundLevels, 3)).toEqual([63, 64, 70, 73, 73, 77, 80, 80, 82, 85, 89, 94]);
-    expect(column(iec.soundLevels, 4)).toEqual([63, 64, 70, 71, 72, 76, 79, 79, 80, 82, 88, 92]);
+    expect(column(iec.soundLevels.rows, 0)).toEqual([90, 100, 112, 132, 160, 180, 200, 225, 250, 280, 315, 355]);
+    expect(column(iec.soundLevels.rows, 1)).toEqual([78, 82, 83, 85, 87, 88, 90, 92, 92, 94, 98, 100]);
+    expect(column(iec.soundLevels.rows, 2)).toEqual([66, 70, 72, 75, 77, 80, 83, 84, 85, 88, 94, 95]);
+    expect(column(iec.soundLevels.rows, 3)).toEqual([63, 64, 70, 73, 73, 77, 80, 80, 82, 85, 89, 94]);
+    expect(column(iec.soundLevels.rows, 4)).toEqual([63, 64, 70, 71, 72, 76, 79, 79, 80, 82, 88, 92]);
   });
   it('NEMA MG 1 Table 12-2 at 8 poles; frames at 8 poles; least V-belt sheaves', () => {
     const hp = (rating: number) => practiceById('north-america').lockedRotorTorque(rating * horsepower, 8).value;
     expect([0.5, 1, 2, 5, 10, 50, 100, 150, 250].map(hp)).toEqual([1.4, 1.35, 1.3, 1.3, 1.25, 1.25, 1.25, 1.2, 1]);
-    expect(na.eightPoleFrames.map(([, f]) => f).join(' ')).toBe('143T 145T 182T 184T 213T 215T 254T 256T 284T 286T 324T 326T 364T 365T 404T 405T 444T 445T'); // prettier-ignore
+    expect(na.eightPoleFrames.rows.map(([, f]) => f).join(' ')).toBe('143T 145T 182T 184T 213T 215T 254T 256T 284T 286T 324T 326T 364T 365T 404T 405T 444T 445T'); // prettier-ignore
     expect(Object.values(na.leastSheaves)).toEqual([2.2, 2.4, 2.6, 3, 3, 3.8, 4.4, 4.6, 5, 5.4, 6, 6.8, 7.4, 9, 10, 11.5]); // prettier-ignore
   });
   it('EN 50347, small frames and those at 8 poles', () => {
-    expect(iec.smallFrames).toEqual([
+    expect(iec.smallFrames.rows).toEqual([
       [0.37, '71M', '71M', '80M'],
       [0.55, '71M', '80M', '80M'],
     ]);
-    expect(iec.eightPoleFrames.map(([, f]) => f).join(' ')).toBe('90S 90L 100L 100L 112M 132S 132M 160M 160M 160L 180L 200L 225S 225M 250M 280S 280M 315S 315M 315L 315L'); // prettier-ignore
+    expect(iec.eightPoleFrames.rows.map(([, f]) => f).join(' ')).toBe('90S 90L 100L 100L 112M 132S 132M 160M 160M 160L 180L 200L 225S 225M 250M 280S 280M 315S 315M 315L 315L'); // prettier-ignore
     // A frame never gets smaller with power.
-    const heights = iec.eightPoleFrames.map(([, f]) => Number.parseInt(f));
+    const heights = iec.eightPoleFrames.rows.map(([, f]) => Number.parseInt(f ?? ''));
     expect(heights).toEqual(heights.toSorted((a, b) => a - b));
   });
   it('DIN 22101, secondary resistances by length', () => {
-    expect(physics.secondaryPoints.map(([, c]) => c)).toEqual([1.92, 1.78, 1.58, 1.45, 1.31, 1.25, 1.2, 1.17, 1.14, 1.12, 1.1, 1.09, 1.06, 1.05]); // prettier-ignore
-    expect(physics.secondaryPoints.map(([l]) => l)).toEqual([80, 100, 150, 200, 300, 400, 500, 600, 700, 800, 900, 1000, 1500, 2000]); // prettier-ignore
+    expect(practice.secondaryPoints.map(([, c]) => c)).toEqual([1.92, 1.78, 1.58, 1.45, 1.31, 1.25, 1.2, 1.17, 1.14, 1.12, 1.1, 1.09, 1.06, 1.05]); // prettier-ignore
+    expect(practice.secondaryPoints.map(([l]) => l)).toEqual([80, 100, 150, 200, 300, 400, 500, 600, 700, 800, 900, 1000, 1500, 2000]); // prettier-ignore
   });
   it('NEMA MG 1 12.40.1: pull-up by rule on locked-rotor torque', () => {
     const p = practiceById('north-america');

@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { physics } from '@pilgrim/core';
+import { physics, practice } from '@pilgrim/core';
 
-const { profileFromLog, presentRatio } = physics;
+const { presentRatio } = practice;
+const profileFromLog = (samples: readonly physics.Sample[], options: Omit<physics.LogOptions, 'presentRatio'>) =>
+  physics.profileFromLog(samples, { ...options, presentRatio });
 const steady = (values: readonly number[], every = 600) => values.map((value, i) => ({ time: i * every, value }));
 const flowLog = { kind: 'flow', control: 'none', magnetising: 0.4 } as const;
 const profile = (...args: Parameters<typeof profileFromLog>) => {

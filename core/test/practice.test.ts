@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { houseRules, practice, practiceById, type CaseText, type Practice } from '@pilgrim/core';
+import { houseRules, practice, practiceById, readCase, type CaseText, type Practice } from '@pilgrim/core';
 import { conveyor, figure, findingIds, horsepower, solved } from './cases';
 
 const na = practiceById('north-america');
@@ -179,6 +179,16 @@ describe('house rules', () => {
       expect(all).toContain(rule.value);
       expect(rule.reason.length).toBeGreaterThan(20);
     }
+  });
+  it('a case may write every alternative of every rule, and nothing else', () => {
+    const wrong = (id: string, value: unknown) => readCase({ ...conveyor, rules: { [id]: value } }).ok === false;
+    for (const [id, rule] of Object.entries(houseRules)) {
+      for (const value of rule.alternatives) expect(wrong(id, value), `${id}: ${value}`).toBe(false);
+      expect(wrong(id, 'as it was'), id).toBe(true);
+    }
+    expect([0.99, 1, 3, 3.01].map((m) => wrong('sizingMargin', m))).toEqual([true, false, false, true]);
+    expect([0, 0.01, 0.99, 1].map((dip) => wrong('maxDip', dip))).toEqual([true, false, false, true]);
+    expect(wrong('serviceFactorOnDrive', 1)).toBe(true);
   });
   it('one rule set leaves the others at their defaults', () => {
     expect(practice.rulesFor({ maxDip: 0.05 })).toEqual({ ...practice.rulesFor(undefined), maxDip: 0.05 });

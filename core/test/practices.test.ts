@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { practice as practices, practiceById } from '@pilgrim/core';
+import { commonPractice, practice as practices, practiceById } from '@pilgrim/core';
 import { horsepower } from './cases';
 
 const na = practiceById('north-america');
@@ -454,18 +454,32 @@ describe('drives and sheaves', () => {
 });
 
 describe('rows of a table', () => {
-  const rows = [
-    [1, 10],
-    [2, 20],
-    [4, null],
-  ] as const;
+  const found = practices.table(
+    commonPractice('made up'),
+    ['high', 'low'],
+    [
+      [1, 100, 10],
+      [2, 200, 20],
+      [4, 400, null],
+    ],
+  );
   it('the first rating at least as large, within a percent; the last beyond', () => {
-    const at = (rating: number) => practices.atRating(rows, rating, 0);
+    const at = (rating: number) => practices.atRating(found, rating, 'low');
     expect([0.5, 1, 1.01, 1.02, 2, 2.03, 9].map(at)).toEqual([10, 10, 10, 20, 20, undefined, undefined]);
+    expect(practices.atRating(found, 9, 'high')).toBe(400);
   });
   it('exactly: within 1.1 %', () => {
-    const at = (rating: number) => practices.exactly(rows, rating, 0);
+    const at = (rating: number) => practices.exactly(found, rating, 'low');
     expect([1, 1.0108, 1.0115, 0.9895, 0.985, 4].map(at)).toEqual([10, 10, undefined, 10, undefined, undefined]);
   });
-  it('columns by poles', () => expect([1, 2, 3, 4, 5, 6, 8].map(practices.poleColumn)).toEqual([0, 0, 1, 1, 2, 2, 2]));
+  it('a band reaches to its upper end and not beyond; none after the last', () => {
+    const at = (rating: number) => practices.atBand(found, rating, 'high');
+    expect([0.5, 1, 1.001, 4, 4.001].map(at)).toEqual([100, 100, 200, 400, undefined]);
+  });
+  it('columns by poles', () => {
+    const poles = [1, 2, 3, 4, 5, 6, 8];
+    expect(poles.map(practices.to6Poles)).toEqual(['2', '2', '4', '4', '6', '6', '6']);
+    expect(poles.map(practices.from4Poles)).toEqual(['4', '4', '4', '4', '6', '6', '8']);
+    expect(poles.map(practices.to8Poles)).toEqual(['2', '2', '4', '4', '6', '6', '8']);
+  });
 });

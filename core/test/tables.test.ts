@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import * as na from '../src/practice/north-america/tables';
-import * as iec from '../src/practice/iec/tables';
+import * as naGuard from '../src/practice/north-america/tables/guard';
+import * as na from '../src/practice/north-america/tables/motors';
+import * as iec from '../src/practice/iec/tables/motors';
 
 // The second pass: every table entered again, by column instead of by row, without looking at the first.
 
@@ -34,11 +35,11 @@ describe('NFPA 70 Table 430.250 (from memory, two passes)', () => {
       ],
     ],
   ])('column %i', (index, second) => {
-    expect(column(na.tableCurrents, index).filter((v) => v !== null)).toEqual(second);
+    expect(column(naGuard.tableCurrents.rows, index).filter((v) => v !== null)).toEqual(second);
   });
   it('rises with power, and 208 V is 1.1 × 230 V, 200 V 1.15 × (the table’s own pattern)', () => {
-    for (let i = 1; i <= 5; i++) expect(rising(column(na.tableCurrents, i))).toBe(true);
-    for (const [, at200, at208, at230] of na.tableCurrents) {
+    for (let i = 1; i <= 5; i++) expect(rising(column(naGuard.tableCurrents.rows, i))).toBe(true);
+    for (const [, at200, at208, at230] of naGuard.tableCurrents.rows) {
       if (!at200 || !at208 || !at230) continue;
       expect(at208 / at230).toBeCloseTo(1.1, 1);
       expect(at200 / at230).toBeCloseTo(1.15, 1);
@@ -48,8 +49,8 @@ describe('NFPA 70 Table 430.250 (from memory, two passes)', () => {
 
 describe('NFPA 70 Table 430.7(B) (from memory, two passes)', () => {
   it('bands', () => {
-    expect(na.codeLetters.map(([letter]) => letter).join('')).toBe('ABCDEFGHJKLMNPRSTUV');
-    expect(na.codeLetters.map(([, , high]) => high)).toEqual([
+    expect(naGuard.codeLetters.map(([letter]) => letter).join('')).toBe('ABCDEFGHJKLMNPRSTUV');
+    expect(naGuard.codeLetters.map(([, , high]) => high)).toEqual([
       3.14,
       3.54,
       3.99,
@@ -72,8 +73,8 @@ describe('NFPA 70 Table 430.7(B) (from memory, two passes)', () => {
     ]);
   });
   it('meet without a gap', () => {
-    for (const [i, [, low]] of na.codeLetters.entries()) {
-      const before = na.codeLetters[i - 1]?.[2];
+    for (const [i, [, low]] of naGuard.codeLetters.entries()) {
+      const before = naGuard.codeLetters[i - 1]?.[2];
       if (before !== undefined) expect(low - before).toBeCloseTo(0.01, 6);
     }
   });
@@ -130,15 +131,16 @@ describe('NEMA MG 1 Table 12-12 (from memory, two passes)', () => {
       ],
     ],
   ])('column %i, %s poles', (index, _, second) => {
-    expect(column(na.premiumEfficiency, index).filter((v) => v !== null)).toEqual(second);
+    expect(column(na.premiumEfficiency.rows, index).filter((v) => v !== null)).toEqual(second);
   });
   it('every efficiency is a nominal value of Table 12-10', () => {
-    const nominal = new Set(na.efficiencyBands.map(([n]) => n));
-    for (const [, ...values] of na.premiumEfficiency)
+    const nominal = new Set(na.efficiencyBands.rows.map(([n]) => n));
+    for (const [, ...values] of na.premiumEfficiency.rows)
       for (const v of values) if (v !== null) expect(nominal).toContain(v);
   });
   it('Table 12-10: the minimum allows about a fifth more loss', () => {
-    for (const [n, least] of na.efficiencyBands) expect((100 / least - 1) / (100 / n - 1)).toBeCloseTo(1.2, 0);
+    for (const [n, least] of na.efficiencyBands.rows)
+      expect((100 / (least ?? NaN) - 1) / (100 / n - 1)).toBeCloseTo(1.2, 0);
   });
 });
 
@@ -185,11 +187,11 @@ describe('IEC 60034-30-1 at 50 Hz (from memory, two passes)', () => {
       ],
     ],
   ])('column %i, %s poles, 0.75 to 200 kW', (index, _, second) => {
-    expect(column(iec.efficiencies, index).slice(0, 22)).toEqual(second);
+    expect(column(iec.efficiencies.rows, index).slice(0, 22)).toEqual(second);
   });
   it('rises with power, and each class is above the one before', () => {
-    for (let i = 1; i <= 9; i++) expect(rising(column(iec.efficiencies, i))).toBe(true);
-    for (const row of iec.efficiencies) {
+    for (let i = 1; i <= 9; i++) expect(rising(column(iec.efficiencies.rows, i))).toBe(true);
+    for (const row of iec.efficiencies.rows) {
       for (let i = 1; i <= 6; i++) expect(row[i + 3] ?? 0).toBeGreaterThan(row[i] ?? 100);
     }
   });
@@ -197,13 +199,13 @@ describe('IEC 60034-30-1 at 50 Hz (from memory, two passes)', () => {
 
 describe('locked rotor (from memory, two passes)', () => {
   it('NEMA MG 1 12.35.1, A at 230 V', () => {
-    expect(column(na.lockedRotorCurrents, 1)).toEqual([
+    expect(column(na.lockedRotorCurrents.rows, 1)).toEqual([
       20, 25, 30, 40, 50, 64, 92, 127, 162, 232, 290, 365, 435, 580, 725, 870, 1085, 1450, 1815, 2170, 2900, 3650, 4400,
       5100, 5800, 6500, 7250,
     ]);
   });
   it('NEMA MG 1 Table 12-2, four poles, % of rated torque', () => {
-    expect(column(na.lockedRotorTorques, 2).slice(0, 19)).toEqual([
+    expect(column(na.lockedRotorTorques.rows, 2).slice(0, 19)).toEqual([
       275, 250, 235, 215, 185, 175, 165, 160, 150, 150, 150, 140, 140, 140, 140, 125, 110, 110, 100,
     ]);
   });
@@ -234,15 +236,15 @@ describe('NEMA MG 1 Table 12-11 (from memory, two passes)', () => {
       [80, 85.5, 86.5, 87.5, 87.5, 89.5, 89.5, 90.2, 90.2, 91.7, 91.7, 93, 93, 93.6, 93.6, 94.1, 94.1, 95, 95],
     ],
   ])('column %i, %s poles, 1 to 200 hp', (index, _, second) => {
-    expect(column(na.energyEfficient, index).filter((v) => v !== null)).toEqual(second);
+    expect(column(na.energyEfficient.rows, index).filter((v) => v !== null)).toEqual(second);
   });
   it('every value is a nominal one, and none is above the premium value of its rating', () => {
-    const nominal = new Set(na.efficiencyBands.map(([n]) => n));
-    for (const [hp, ...values] of na.energyEfficient)
+    const nominal = new Set(na.efficiencyBands.rows.map(([n]) => n));
+    for (const [hp, ...values] of na.energyEfficient.rows)
       for (const [i, v] of values.entries()) {
         if (v === null) continue;
         expect(nominal).toContain(v);
-        const premium = na.premiumEfficiency.find((r) => r[0] === hp)?.[i + 1] ?? 0;
+        const premium = na.premiumEfficiency.rows.find((r) => r[0] === hp)?.[i + 1] ?? 0;
         expect(premium, `${hp} hp, column ${i + 1}`).toBeGreaterThanOrEqual(v);
       }
   });
@@ -264,26 +266,26 @@ describe('IEC 60034-30-1, IE1 (from memory, two passes)', () => {
         93.5, 93.8, 94, 94,
       ],
     ],
-  ])('column %i, %s poles', (index, _, second) => expect(column(iec.ie1, index)).toEqual(second));
+  ])('column %i, %s poles', (index, _, second) => expect(column(iec.ie1.rows, index)).toEqual(second));
   it('lies below IE2 everywhere', () => {
-    for (const [kw, ...values] of iec.ie1)
+    for (const [kw, ...values] of iec.ie1.rows)
       for (const [i, v] of values.entries())
-        expect(iec.efficiencies.find((r) => r[0] === kw)?.[i + 1] ?? 100).toBeGreaterThan(v ?? 0);
+        expect(iec.efficiencies.rows.find((r) => r[0] === kw)?.[i + 1] ?? 100).toBeGreaterThan(v ?? 0);
   });
 });
 
 describe('torques by design (from memory, two passes)', () => {
   it('NEMA MG 1 12.39.1, breakdown, by number of poles, in rows of the table', () => {
-    expect(column(na.breakdownTorques, 1)).toEqual([null, 250, 240, 230, 215, 200, 200, 200, 175]);
-    expect(column(na.breakdownTorques, 2)).toEqual([300, 280, 270, 250, 225, 215, 200, 200, 175]);
-    expect(column(na.breakdownTorques, 3)).toEqual([265, 250, 240, 230, 215, 205, 200, 200, 175]);
-    expect(column(na.breakdownTorques, 4)).toEqual([215, 210, 210, 205, 205, 200, 200, 200, 175]);
+    expect(column(na.breakdownTorques.rows, 1)).toEqual([null, 250, 240, 230, 215, 200, 200, 200, 175]);
+    expect(column(na.breakdownTorques.rows, 2)).toEqual([300, 280, 270, 250, 225, 215, 200, 200, 175]);
+    expect(column(na.breakdownTorques.rows, 3)).toEqual([265, 250, 240, 230, 215, 205, 200, 200, 175]);
+    expect(column(na.breakdownTorques.rows, 4)).toEqual([215, 210, 210, 205, 205, 200, 200, 200, 175]);
   });
   it('NEMA MG 1 12.38.2 and 12.39.2, design C; 12.38.3, design D', () => {
-    expect(column(na.designCLockedTorques, 1)).toEqual([285, 285, 285, 270, 255, 250, 250, 225, 200]);
-    expect(column(na.designCLockedTorques, 2)).toEqual([255, 250, 250, 250, 250, 225, 225, 210, 200]);
-    expect(column(na.designCLockedTorques, 3)).toEqual([225, 225, 225, 225, 225, 200, 200, 200, 200]);
-    expect(na.designCBreakdownTorques.map((r) => r.slice(1))).toEqual([
+    expect(column(na.designCLockedTorques.rows, 1)).toEqual([285, 285, 285, 270, 255, 250, 250, 225, 200]);
+    expect(column(na.designCLockedTorques.rows, 2)).toEqual([255, 250, 250, 250, 250, 225, 225, 210, 200]);
+    expect(column(na.designCLockedTorques.rows, 3)).toEqual([225, 225, 225, 225, 225, 200, 200, 200, 200]);
+    expect(na.designCBreakdownTorques.rows.map((r) => r.slice(1))).toEqual([
       [200, 225, 200],
       [200, 200, 200],
       [190, 190, 190],
@@ -291,18 +293,18 @@ describe('torques by design (from memory, two passes)', () => {
     expect(na.designDLockedTorque).toBe(275);
   });
   it('IEC 60034-12 Table 1, design N: locked rotor and breakdown by bands', () => {
-    expect(column(iec.lockedRotorTorques, 1)).toEqual([
+    expect(column(iec.lockedRotorTorques.rows, 1)).toEqual([
       1.8, 1.8, 1.7, 1.6, 1.5, 1.5, 1.4, 1.3, 1.2, 1.1, 1, 0.9, 0.8, 0.75, 0.65,
     ]);
-    expect(column(iec.lockedRotorTorques, 2)).toEqual([
+    expect(column(iec.lockedRotorTorques.rows, 2)).toEqual([
       1.9, 1.9, 1.8, 1.7, 1.6, 1.6, 1.5, 1.4, 1.3, 1.2, 1.1, 1, 0.9, 0.75, 0.65,
     ]);
-    expect(column(iec.breakdownTorques, 1)).toEqual([2, 2, 2, 2, 2, 2, 2, 1.9, 1.9, 1.8, 1.8, 1.7, 1.7, 1.6, 1.6]);
-    expect(column(iec.breakdownTorques, 2)).toEqual([2, 2, 2, 2, 2, 2, 2, 1.9, 1.9, 1.8, 1.8, 1.7, 1.7, 1.6, 1.6]);
-    expect(column(iec.breakdownTorques, 3)).toEqual([
+    expect(column(iec.breakdownTorques.rows, 1)).toEqual([2, 2, 2, 2, 2, 2, 2, 1.9, 1.9, 1.8, 1.8, 1.7, 1.7, 1.6, 1.6]);
+    expect(column(iec.breakdownTorques.rows, 2)).toEqual([2, 2, 2, 2, 2, 2, 2, 1.9, 1.9, 1.8, 1.8, 1.7, 1.7, 1.6, 1.6]);
+    expect(column(iec.breakdownTorques.rows, 3)).toEqual([
       1.8, 1.9, 1.9, 1.9, 1.9, 1.8, 1.8, 1.8, 1.8, 1.7, 1.7, 1.7, 1.6, 1.6, 1.6,
     ]);
-    expect(iec.lockedRotorPower).toEqual([
+    expect(iec.lockedRotorPower.rows).toEqual([
       [6.3, 13],
       [25, 12],
       [100, 11],

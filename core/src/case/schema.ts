@@ -10,12 +10,12 @@ import {
   mountings,
   plateConditions,
   practiceIds,
-  rankings,
   shapes,
   speedNeeds,
   trainKinds,
   waters,
 } from '../contract';
+import { houseRules, ruleIds, type HouseRule, type RuleId, type RuleValue } from '../practice';
 import { flag, groups, number, oneOf, quantity, text } from './fields';
 
 const efficiency = () => number({ above: 0, below: 1 }, 0.936);
@@ -377,28 +377,27 @@ const start = z.strictObject({
     .optional(),
 });
 
+/** What may be written for a house rule: one of its alternatives, or a number in its range. */
+function ruleSchema({ value, alternatives, range }: HouseRule<string | number | boolean>): z.ZodType {
+  if (typeof value === 'boolean') return flag();
+  if (typeof value === 'number') return number(range ?? {}, value);
+  return oneOf(alternatives as [string, ...string[]]);
+}
+
+/** House rules the case sets itself. */
+const rules = z.strictObject(
+  Object.fromEntries(ruleIds.map((id) => [id, ruleSchema(houseRules[id]).optional()])) as {
+    [I in RuleId]: z.ZodOptional<z.ZodType<RuleValue<I>>>;
+  },
+);
+
 /** A case as written in a file: `pilgrim.case/1`. Output carries quantities as text with value. */
 export const caseSchema = z.strictObject(
   {
     format: z.literal('pilgrim.case/1', { error: 'must be "pilgrim.case/1"' }),
     name: text().optional(),
     practice: oneOf(practiceIds),
-    rules: z
-      .strictObject({
-        sizingMargin: number({ min: 1, max: 3 }, 1.1).optional(),
-        dutySizing: oneOf(['steady', 'thermal']).optional(),
-        driveMatch: oneOf(['current', 'power']).optional(),
-        leadLength: oneOf(['calculated', '15 m', '30 m']).optional(),
-        outputReactor: oneOf(['accept', 'avoid']).optional(),
-        inverterDuty: oneOf(['judged', 'plate', 'modern']).optional(),
-        serviceFactorOnDrive: flag().optional(),
-        efficiencyBasis: oneOf(['minimum', 'nominal']).optional(),
-        conductorBasis: oneOf(['table', 'plate']).optional(),
-        driveAltitude: oneOf(['current', 'temperature']).optional(),
-        maxDip: number({ above: 0, below: 1 }, 0.15).optional(),
-        ranking: oneOf(rankings).optional(),
-      })
-      .optional(),
+    rules: rules.optional(),
     plate: oldPlate.optional(),
     measured: measured.optional(),
     history: z

@@ -1,6 +1,16 @@
-import { horsepower, iec, northAmerica, type Practice, type Rows } from '../practice';
-import * as iecTables from '../practice/iec/tables';
-import * as naTables from '../practice/north-america/tables';
+import {
+  cell,
+  horsepower,
+  iec,
+  northAmerica,
+  table,
+  tableOfNames,
+  type Practice,
+  type Row,
+  type Table,
+} from '../practice';
+import * as iecTables from '../practice/iec/tables/motors';
+import * as naTables from '../practice/north-america/tables/motors';
 import {
   heightOf,
   modelBreakdownTorque,
@@ -33,9 +43,8 @@ interface Series {
   readonly enclosure: EnclosureClass;
   readonly enclosureText: string;
   readonly efficiencyClass: string;
-  /** First of three efficiency columns (2, 4, 6 poles), and the column of the eight-pole table. */
-  readonly column: number;
-  readonly eightPole: number;
+  /** Which columns of the tables of efficiency are its own: those of 2, 4 and 6 poles begin with it, that of 8 poles is called so. */
+  readonly column: 'open' | 'enclosed' | 'IE3' | 'IE4';
   readonly price: number;
   readonly inverterDuty?: boolean;
   readonly blower?: boolean;
@@ -46,10 +55,10 @@ interface Series {
   readonly upTo?: number;
 }
 
-const premium = { efficiencyClass: 'Premium', column: 3, eightPole: 1 } as const;
+const premium = { efficiencyClass: 'Premium', column: 'enclosed' } as const;
 const naSeries: readonly Series[] = [
-  { key: 'odp', enclosure: 'open', enclosureText: 'ODP', ...premium, column: 0, eightPole: 0, price: 0.85 },
-  { key: 'odp-575', enclosure: 'open', enclosureText: 'ODP', ...premium, column: 0, eightPole: 0, price: 0.87, volts: 575 },
+  { key: 'odp', enclosure: 'open', enclosureText: 'ODP', ...premium, column: 'open', price: 0.85 },
+  { key: 'odp-575', enclosure: 'open', enclosureText: 'ODP', ...premium, column: 'open', price: 0.87, volts: 575 },
   { key: 'tefc', enclosure: 'enclosed', enclosureText: 'TEFC', ...premium, price: 1 },
   { key: 'tefc-575', enclosure: 'enclosed', enclosureText: 'TEFC', ...premium, price: 1.02, volts: 575 },
   { key: 'tefc-200', enclosure: 'enclosed', enclosureText: 'TEFC', ...premium, price: 1.03, volts: 200, upTo: 150 },
@@ -60,8 +69,8 @@ const naSeries: readonly Series[] = [
   { key: 'wash', enclosure: 'washdown', enclosureText: 'TEFC washdown', ...premium, price: 1.9, inverterDuty: true, upTo: 20 },
 ]; // prettier-ignore
 
-const ie3 = { efficiencyClass: 'IE3', column: 3, eightPole: 0 } as const;
-const ie4 = { efficiencyClass: 'IE4', column: 6, eightPole: 1 } as const;
+const ie3 = { efficiencyClass: 'IE3', column: 'IE3' } as const;
+const ie4 = { efficiencyClass: 'IE4', column: 'IE4' } as const;
 const iecSeries: readonly Series[] = [
   { key: 'ip23', enclosure: 'open', enclosureText: 'IP23', ...ie3, price: 0.88 },
   { key: 'ip55-ie3', enclosure: 'enclosed', enclosureText: 'IP55', ...ie3, price: 1 },
@@ -79,10 +88,10 @@ interface Tradition {
   readonly key: string;
   readonly practice: Practice;
   readonly series: readonly Series[];
-  readonly efficiencies: Rows;
-  readonly eightPole: Rows;
-  readonly frames: readonly (readonly [number, string, string, string])[];
-  readonly eightPoleFrames: readonly (readonly [number, string])[];
+  readonly efficiencies: Table;
+  readonly eightPole: Table;
+  readonly frames: Table<'2' | '4' | '6', string>;
+  readonly eightPoleFrames: Table<'8', string>;
   /** Watts in one unit of rating. */
   readonly unit: number;
   /** Plates round full-load speed to this many r/min. */
@@ -98,12 +107,16 @@ const northAmerican: Tradition = {
   practice: northAmerica,
   series: naSeries,
   // Open and enclosed small motors share one table.
-  efficiencies: [
-    ...naTables.smallEfficiency.map(([hp, ...e]): Rows[number] => [hp, ...e, ...e]),
-    ...naTables.premiumEfficiency,
-  ],
+  efficiencies: table(naTables.premiumEfficiency.source, naTables.premiumEfficiency.columns, [
+    ...naTables.smallEfficiency.rows.map(([hp, ...e]): Row => [hp, ...e, ...e]),
+    ...naTables.premiumEfficiency.rows,
+  ]),
   eightPole: naTables.eightPoleEfficiency,
-  frames: [[0.5, '56', '56', '56'], [0.75, '56', '56', '143T'], ...naTables.frames],
+  frames: tableOfNames(naTables.frames.source, naTables.frames.columns, [
+    [0.5, '56', '56', '56'],
+    [0.75, '56', '56', '143T'],
+    ...naTables.frames.rows,
+  ]),
   eightPoleFrames: naTables.eightPoleFrames,
   unit: horsepower,
   speedStep: 5,
@@ -122,9 +135,15 @@ const underIec: Tradition = {
   key: 'iec',
   practice: iec,
   series: iecSeries,
-  efficiencies: [...iecTables.smallEfficiencies, ...iecTables.efficiencies],
+  efficiencies: table(iecTables.efficiencies.source, iecTables.efficiencies.columns, [
+    ...iecTables.smallEfficiencies.rows,
+    ...iecTables.efficiencies.rows,
+  ]),
   eightPole: iecTables.eightPoleEfficiencies,
-  frames: [...iecTables.smallFrames, ...iecTables.frames],
+  frames: tableOfNames(iecTables.frames.source, iecTables.frames.columns, [
+    ...iecTables.smallFrames.rows,
+    ...iecTables.frames.rows,
+  ]),
   eightPoleFrames: iecTables.eightPoleFrames,
   unit: 1000,
   speedStep: 1,
@@ -154,7 +173,7 @@ type Poles = (typeof poleNumbers)[number];
 function build(tradition: Tradition): Motor[] {
   const motors: Motor[] = [];
   for (const series of tradition.series) {
-    for (const row of tradition.efficiencies) {
+    for (const row of tradition.efficiencies.rows) {
       const rating = row[0];
       if (rating > (series.upTo ?? Infinity)) continue;
       for (const poles of poleNumbers) {
@@ -168,19 +187,22 @@ function build(tradition: Tradition): Motor[] {
   return motors;
 }
 
-function efficiencyOf(tradition: Tradition, series: Series, row: Rows[number], poles: Poles): number | undefined {
-  if (poles < 8) return row[1 + series.column + poles / 2 - 1] ?? undefined;
-  const eight = tradition.eightPole.find(([rating]) => rating === row[0]);
-  return eight?.[1 + series.eightPole] ?? undefined;
+function efficiencyOf(tradition: Tradition, series: Series, row: Row, poles: Poles): number | undefined {
+  const { efficiencies, eightPole } = tradition;
+  if (poles < 8) return cell(efficiencies, row, `${series.column} ${poles}`);
+  return cell(eightPole, ofRating(eightPole, row[0]), series.column);
 }
 
-function frameOf(tradition: Tradition, rating: number, poles: Poles): string | null {
+function frameOf({ frames, eightPoleFrames }: Tradition, rating: number, poles: Poles): string | null {
   const found =
-    poles < 8
-      ? tradition.frames.find(([r]) => r === rating)?.[poles / 2]
-      : tradition.eightPoleFrames.find(([r]) => r === rating)?.[1];
-  return found === undefined ? null : String(found);
+    poles === 8
+      ? cell(eightPoleFrames, ofRating(eightPoleFrames, rating), '8')
+      : cell(frames, ofRating(frames, rating), `${poles}`);
+  return found ?? null;
 }
+
+const ofRating = <C extends string, V>(of: Table<C, V>, rating: number): Row<V> | undefined =>
+  of.rows.find(([r]) => r === rating);
 
 /** Ratings that the trade writes as fractions. */
 const fractions: Readonly<Record<number, string>> = { 0.5: '1/2', 0.75: '3/4' };

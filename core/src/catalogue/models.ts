@@ -1,5 +1,5 @@
-import { readFrame, type FrameSystem, type PracticeId } from '../practice';
-import { soundLevels } from '../practice/iec/tables';
+import { cell, readFrame, to8Poles, type FrameSystem, type PracticeId } from '../practice';
+import { soundLevels } from '../practice/iec/tables/motors';
 import { interpolate } from '../quantity';
 import type { Construction, Cooling, EnclosureClass } from './motor';
 
@@ -96,10 +96,10 @@ export function modelMass(power: number, poles: number, enclosure: EnclosureClas
  * four poles at any speed. Frames below 90 mm as 90 mm.
  */
 export function modelSound(shaftHeight: number, poles: number, frequency: number, cooling: Cooling): number {
-  const row = soundLevels.find(([h]) => h >= shaftHeight - 3) ?? soundLevels.at(-1);
-  const column = cooling === 'blower' ? 1 : Math.max(0, Math.min(3, poles / 2 - 1));
-  const faster = frequency > 55 ? (column === 0 ? 5 : 3) : 0;
-  return (row?.[column + 1] ?? 90) + faster;
+  const row = soundLevels.rows.find(([h]) => h >= shaftHeight - 3) ?? soundLevels.rows.at(-1);
+  const column = cooling === 'blower' ? '4' : to8Poles(poles);
+  const faster = frequency > 55 ? (column === '2' ? 5 : 3) : 0;
+  return (cell(soundLevels, row, column) ?? 90) + faster;
 }
 
 /** Shaft height in mm from a frame, else usual for the rating. */

@@ -19,6 +19,7 @@ export const machines = [
 ] as const;
 export const shapes = ['constant', 'linear', 'quadratic', 'constant-power'] as const;
 export const controls = ['none', 'outlet-damper', 'inlet-vane', 'throttle-valve', 'bypass', 'on-off'] as const;
+export type FlowControl = (typeof controls)[number];
 export const mountings = ['floor', 'wall', 'ceiling', 'shaft-up', 'shaft-down', 'flange'] as const;
 export const trainKinds = ['direct', 'belt', 'gearbox', 'chain'] as const;
 export const causes = [

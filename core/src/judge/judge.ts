@@ -1,15 +1,8 @@
 import { motorColumns, type Motor } from '../catalogue';
 import type { Method } from '../contract';
 import { directSpeed, driveOverload, inputOf, settledSpeed, type Needs } from '../needs';
-import {
-  isVariableTorque,
-  methodShares,
-  presentRatio,
-  presentValue,
-  shaftPower,
-  speedRatio,
-  torqueRatio,
-} from '../physics';
+import { isVariableTorque, methodShares, presentValue, shaftPower, speedRatio, torqueRatio } from '../physics';
+import { presentRatio } from '../practice';
 import { columnOf, R, type Judged } from './asked';
 import { buildColumns, starterPrices, supplyColumns } from './columns';
 import { code } from './code';

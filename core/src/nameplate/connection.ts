@@ -1,4 +1,5 @@
 import { remembered, type Source } from '../contract';
+import type { Practice } from '../practice';
 
 export const terminalSource = remembered('standard', 'NEMA MG 1', '2016', 'Part 2 (terminal markings)');
 export const iecTerminalSource = remembered('standard', 'IEC 60034-8', '2007', 'terminal markings');
@@ -26,11 +27,17 @@ export interface Wiring {
 }
 
 /** How to join the leads for the group in use, and what it means for star-delta. Defers to the diagram in the lid. */
-export function wiringFor(kind: ConnectionKind, index: number, leads: number | undefined, nema: boolean): Wiring {
+export function wiringFor(
+  kind: ConnectionKind,
+  index: number,
+  leads: number | undefined,
+  marks: Practice['leadMarks'],
+): Wiring {
   const root = 1 / Math.sqrt(3);
+  const numbers = marks === 'numbers';
   if (kind === 'delta-star') {
     const star = index > 0;
-    const how = nema
+    const how = numbers
       ? star
         ? 'star: line to 1, 2, 3; join 4-5-6'
         : 'delta: line to 1-6, 2-4, 3-5'
@@ -41,7 +48,7 @@ export function wiringFor(kind: ConnectionKind, index: number, leads: number | u
       words: `${how}; six leads${star ? '. Star-delta would need delta on this line: not possible here' : '. Star-delta is possible'}`,
       windingShare: star ? root : 1,
       starDelta: !star,
-      source: nema ? terminalSource : iecTerminalSource,
+      source: numbers ? terminalSource : iecTerminalSource,
     };
   }
   if (kind === 'series-parallel') {
@@ -65,6 +72,6 @@ export function wiringFor(kind: ConnectionKind, index: number, leads: number | u
           : `one voltage${leads === undefined ? '' : `, ${leads} leads`}: connected inside, nothing to choose`,
     windingShare: 1,
     starDelta: six,
-    source: nema ? terminalSource : iecTerminalSource,
+    source: numbers ? terminalSource : iecTerminalSource,
   };
 }

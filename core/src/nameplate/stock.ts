@@ -87,9 +87,7 @@ export function motorOfPlate(plate: Plate, asked: Practice, options: StockOption
     () => 'open',
   );
   const frame = usual<string | null>('frame', plate.frame, () => practice.standardFrame(power, poles)?.value ?? null);
-  const letter = usual('designLetter', plate.designLetter?.toUpperCase(), () =>
-    practice.words.powerUnit === 'hp' ? 'B' : 'N',
-  );
+  const letter = usual('designLetter', plate.designLetter?.toUpperCase(), () => practice.usualDesign);
   const design = practice.design(letter, power, poles);
   const code = plate.codeLetter === undefined ? undefined : practice.codeLetter(plate.codeLetter)?.value;
   const kva = code && (code.high ?? code.low);

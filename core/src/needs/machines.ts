@@ -1,45 +1,7 @@
 import type { Machine } from '../contract';
 import type { Case } from '../case';
-import { commonPractice, type Source } from '../contract';
 import type { LoadShape } from '../physics';
-
-interface MachineFacts {
-  readonly shape: 'constant' | 'linear' | 'quadratic' | 'constant-power';
-  readonly breakaway: number;
-  /** Inertia of the load seen from the motor ÷ the motor's own. */
-  readonly inertia: number;
-  /** Seconds within which it must be at speed, where the machine itself asks for it. */
-  readonly startTime?: number;
-}
-
-/** Where shapes and breakaways of machines come from. */
-export const machineSource: Source = commonPractice('Torque shape and breakaway usual for the machine');
-
-const constant = (breakaway: number, inertia: number): MachineFacts => ({ shape: 'constant', breakaway, inertia });
-const quadratic = (breakaway: number, inertia: number): MachineFacts => ({ shape: 'quadratic', breakaway, inertia });
-
-const machineFacts: Readonly<Record<Machine, MachineFacts>> = {
-  conveyor: constant(1.5, 2),
-  'screw-conveyor': constant(1.6, 0.5),
-  'bucket-elevator': constant(1.5, 2),
-  hoist: constant(1.2, 0.3),
-  'centrifugal-pump': quadratic(0.2, 0.3),
-  // Its thrust bearing has no water film before it turns.
-  'deep-well-pump': { ...quadratic(0.3, 0.2), startTime: 4 },
-  'displacement-pump': constant(1.4, 0.3),
-  'centrifugal-fan': quadratic(0.15, 10),
-  blower: quadratic(0.15, 8),
-  compressor: constant(1.3, 1.5),
-  mixer: constant(1.4, 1),
-  crusher: constant(1.5, 6),
-  mill: constant(1.4, 6),
-  'machine-tool': { shape: 'constant-power', breakaway: 1, inertia: 1 },
-  winder: { shape: 'constant-power', breakaway: 1, inertia: 1 },
-  other: constant(1.5, 1),
-};
-
-/** Shape and breakaway usual for a machine; of an unnamed one, constant torque. */
-export const factsOf = (machine: Machine | undefined): MachineFacts => machineFacts[machine ?? 'other'];
+import { factsOf } from '../practice';
 
 /** The load's shape as given, else the machine's usual one. */
 export function shapeOf(shape: NonNullable<Case['load']>['shape'], machine: Machine | undefined): LoadShape {

@@ -1,7 +1,7 @@
 import type { Case } from '../case';
 import { q, writeQuantity } from '../quantity';
 import { pinnedCircuit } from './circuit';
-import { factsOf } from './machines';
+import { factsOf } from '../practice';
 import type { StartNeeds, Walk } from './walk';
 
 /** What the case asks of a start, once the load station has told the inertia at the motor. */

@@ -3,8 +3,14 @@ import { northAmerica } from './north-america';
 import type { Practice, PracticeId } from './practice';
 
 export * from './practice';
+export * from './enclosures';
+export * from './table';
 export * from './rules';
+export * from './usual/belts';
 export * from './usual/derating';
+export * from './usual/flow';
+export * from './usual/insulation';
+export * from './usual/machines';
 export * from './usual/sound';
 export * from './prescriptions';
 export * from './frames';

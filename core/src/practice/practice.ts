@@ -1,58 +1,9 @@
 import type { Prescribed, Source } from '../contract';
 import type { Q } from '../quantity';
+import type { PlaceNeeds } from './enclosures';
 import type { Frame, FrameSystem } from './frames';
 
 export type PracticeId = 'north-america' | 'iec';
-
-export interface PlaceNeeds {
-  readonly dirt: 'clean' | 'dusty' | 'dirty';
-  readonly water: 'dry' | 'drips' | 'splash' | 'washdown' | 'outdoor';
-  readonly corrosive: boolean;
-  /** Touches food: smooth, sealed, washed. */
-  readonly food: boolean;
-  /** How the motor hangs; an open motor keeps drips out only standing on its feet. */
-  readonly mounting: 'floor' | 'wall' | 'ceiling' | 'shaft-up' | 'shaft-down' | 'flange';
-}
-
-/** An enclosure class in the words and codes of both traditions. */
-export interface EnclosureWords {
-  readonly kind: string;
-  readonly words: string;
-  readonly protection: string;
-  readonly cooling: string;
-  readonly construction: string;
-}
-
-export const enclosureWords: readonly EnclosureWords[] = [
-  {
-    kind: 'open',
-    words: 'open drip-proof (ODP)',
-    protection: 'IP22, IP23',
-    cooling: 'IC01',
-    construction: 'rolled steel to about 2 hp, cast iron or steel above',
-  },
-  {
-    kind: 'enclosed',
-    words: 'totally enclosed fan-cooled (TEFC); blower-cooled TEBC, no fan TENV',
-    protection: 'IP54, IP55',
-    cooling: 'IC411; IC416, IC410',
-    construction: 'rolled steel or aluminium when small, cast iron above',
-  },
-  {
-    kind: 'severe-duty',
-    words: 'severe or chemical duty',
-    protection: 'IP55, IP56',
-    cooling: 'IC411',
-    construction: 'cast iron, epoxy, sealed joints',
-  },
-  {
-    kind: 'washdown',
-    words: 'washdown',
-    protection: 'IP66, IP69',
-    cooling: 'IC411, IC410',
-    construction: 'stainless or epoxy, sealed throughout',
-  },
-];
 
 /** How well a motor voltage suits a supply: within the comfortable band, usable with a caution, or not at all. */
 export interface VoltageFit {
@@ -85,6 +36,8 @@ export interface Words {
   readonly fullLoadCurrent: string;
   readonly fullLoadCurrentLong: string;
   readonly powerUnit: 'hp' | 'kW';
+  /** The system a power is written in. */
+  readonly units: 'us' | 'si';
   /** Whose law asks an efficiency of new motors. */
   readonly market: string;
 }
@@ -129,11 +82,15 @@ export interface Practice {
   /** Standard ratings in W, ascending. */
   readonly ratings: readonly number[];
   voltageFit(supply: number, motor: number): VoltageFit;
+  /** True where the code asks a letter of locked-rotor kVA on the plate. */
+  readonly stampsCodeLetter: boolean;
   codeLetter(letter: string): Prescribed<{ readonly low: number; readonly high: number | undefined }> | undefined;
   minimumEfficiency(nominal: number, power: number): Prescribed<number> | undefined;
   /** Nominal efficiency to assume for a motor whose plate does not say, by rating and poles. */
   usualEfficiency(power: number, poles: number): Prescribed<number>;
   readonly frameSystem: FrameSystem;
+  /** How the leads of a motor are marked: 1 to 12, or U1 to W2. */
+  readonly leadMarks: 'numbers' | 'letters';
   /** Voltages for which motors of this practice are made. */
   readonly motorVoltages: readonly number[];
   /** Nominal efficiencies a plate may carry, descending; absent where any value may be stamped. */
@@ -144,12 +101,16 @@ export interface Practice {
   standardFrame(power: number, poles: number): Prescribed<string> | undefined;
   /** Ratings in W for which this frame is the standard one. */
   ratingsInFrame(designation: string, poles: number): readonly number[];
+  /** Hz at which the classes of efficiency are tabled, where they hold at no other. */
+  readonly efficiencyTabledAt?: number;
   /** Classes of efficiency at a rating, lowest first; none where the tables do not reach. Open motors may have their own. */
   efficiencyClasses(power: number, poles: number, open?: boolean): readonly EfficiencyClass[];
   /** The class a plate names ("IE3", "PREM EFF"), by the name used in `efficiencyClasses`. */
   readEfficiencyClass(text: string): string | undefined;
   /** What the practice's home markets asked of a motor made in a year. */
   efficiencyFloor(power: number, poles: number, year: number, open?: boolean): EfficiencyFloor | undefined;
+  /** The letter of the usual design, where none is stamped. */
+  readonly usualDesign: string;
   design(letter: string, power: number, poles: number): Design | undefined;
   /** Largest locked-rotor current in A the standard allows the usual design. */
   lockedRotorLimit(power: number, voltage: number): Prescribed<number>;
@@ -184,54 +145,7 @@ export interface Practice {
   inertiaLimit(power: number, poles: number): Prescribed<number>;
 }
 
-/** Rows of [rating, value of column 0, value of column 1, …], ascending by rating. */
-export type Rows = readonly (readonly [number, ...(number | null)[]])[];
-
-/** Value in a column at the first row whose rating is at least the one asked for (within 1 %); the last row beyond. */
-export function atRating(rows: Rows, rating: number, column: number): number | undefined {
-  const row = rows.find((r) => r[0] >= rating * 0.99) ?? rows.at(-1);
-  return row?.[column + 1] ?? undefined;
-}
-
-/** The class a rating exactly in the table has; tables do not speak of ratings between their rows. */
-export function exactly(rows: Rows, rating: number, column: number): number | undefined {
-  return rows.find((r) => Math.abs(r[0] / rating - 1) < 0.011)?.[column + 1] ?? undefined;
-}
-
-/** Column index for a number of poles in a table of 2, 4 and 6 poles; slower motors take the six-pole column. */
-export const poleColumn = (poles: number): number => (poles <= 2 ? 0 : poles <= 4 ? 1 : 2);
-
 export const horsepower = 745.6998715822702;
-
-/** Enclosure classes that will do, cheapest first. Both traditions sort places alike; only their words and codes differ. */
-export function suitableEnclosures({ dirt, water, corrosive, food, mounting }: PlaceNeeds): readonly string[] {
-  if (water === 'washdown' || food) return ['washdown'];
-  if (corrosive) return ['severe-duty', 'washdown'];
-  const hangs = mounting !== 'floor' && water !== 'dry';
-  if (dirt === 'clean' && !hangs && (water === 'dry' || water === 'drips'))
-    return ['open', 'enclosed', 'severe-duty', 'washdown'];
-  return ['enclosed', 'severe-duty', 'washdown'];
-}
-
-/** Why an enclosure class will not do in a place; undefined where it will. */
-export function enclosureFault(kind: string, place: PlaceNeeds): string | undefined {
-  if (suitableEnclosures(place).includes(kind)) return undefined;
-  if (place.food) return 'food: it must be smooth, sealed and washed';
-  if (place.water === 'washdown') return 'washed down: water jets get in';
-  if (place.corrosive) return 'corrosion: paint, joints and hardware give way';
-  if (place.water === 'splash' || place.water === 'outdoor') return 'water goes through its openings';
-  if (place.dirt !== 'clean') return 'dirt is drawn through the winding';
-  return 'hung this way drips fall into its openings';
-}
-
-/** Enclosure class of an IP code: solids and water by its two digits. */
-export function classOfProtection(text: string): string | undefined {
-  const ip = /IP\s*-?(\d)(\d)/i.exec(text);
-  if (!ip) return undefined;
-  const [solid, water] = [Number(ip[1]), Number(ip[2])];
-  if (solid >= 5 && water >= 6) return 'washdown';
-  return solid >= 4 && water >= 4 ? 'enclosed' : 'open';
-}
 
 /** Sorts a voltage deviation by a comfortable band and the largest permitted; a supply just at a limit is within it. */
 export function fitOutcome(deviation: number, comfortable: number, permitted: number): VoltageFit['outcome'] {

@@ -6,14 +6,17 @@ export interface HouseRule<V> {
   readonly value: V;
   readonly alternatives: readonly V[];
   readonly reason: string;
+  /** Of a number: what may be written. */
+  readonly range?: { readonly min?: number; readonly above?: number; readonly max?: number; readonly below?: number };
 }
 
-const rule = <V>(title: string, value: NoInfer<V>, alternatives: readonly V[], reason: string): HouseRule<V> => ({
-  title,
-  value,
-  alternatives,
-  reason,
-});
+const rule = <V>(
+  title: string,
+  value: NoInfer<V>,
+  alternatives: readonly V[],
+  reason: string,
+  range?: HouseRule<V>['range'],
+): HouseRule<V> => ({ title, value, alternatives, reason, ...(range && { range }) });
 
 export const houseRules = {
   sizingMargin: rule<number>(
@@ -21,6 +24,7 @@ export const houseRules = {
     1.1,
     [1, 1.1, 1.15, 1.25],
     'Next size after a 10 % margin; dirt raises it to 15 % unless it is set here. Heat is counted by derating, not by margin as well.',
+    { min: 1, max: 3 },
   ),
   dutySizing: rule<'steady' | 'thermal'>(
     'Duty cycle sizes by',
@@ -81,6 +85,7 @@ export const houseRules = {
     0.15,
     [0.05, 0.1, 0.15, 0.2],
     'At 15 % most contactors stay in and lights flicker; the supplier may ask for less.',
+    { above: 0, below: 1 },
   ),
   ranking: rule<(typeof rankings)[number]>(
     'Candidates ranked by',
@@ -96,19 +101,10 @@ export type Rules = { readonly [I in RuleId]: RuleValue<I> };
 
 /** The rules in force: the case's own where it sets one, else the defaults. */
 export function rulesFor(own: Partial<Rules> | undefined): Rules {
-  const defaults: Rules = {
-    sizingMargin: houseRules.sizingMargin.value,
-    dutySizing: houseRules.dutySizing.value,
-    driveMatch: houseRules.driveMatch.value,
-    leadLength: houseRules.leadLength.value,
-    outputReactor: houseRules.outputReactor.value,
-    inverterDuty: houseRules.inverterDuty.value,
-    serviceFactorOnDrive: houseRules.serviceFactorOnDrive.value,
-    efficiencyBasis: houseRules.efficiencyBasis.value,
-    conductorBasis: houseRules.conductorBasis.value,
-    driveAltitude: houseRules.driveAltitude.value,
-    maxDip: houseRules.maxDip.value,
-    ranking: houseRules.ranking.value,
-  };
   return { ...defaults, ...own };
 }
+
+/** Every rule as Pilgrim takes it unless told otherwise. */
+const defaults = Object.fromEntries(Object.entries(houseRules).map(([id, { value }]) => [id, value])) as Rules;
+
+export const ruleIds = Object.keys(houseRules) as RuleId[];

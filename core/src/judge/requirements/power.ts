@@ -22,7 +22,7 @@ export const power = requirement({
   },
   sentence(v) {
     const { rated, asked, hottest } = sizes(v);
-    const unit = v.needs.practice.words.powerUnit === 'hp' ? 'us' : 'si';
+    const unit = v.needs.practice.words.units;
     const text = (watts: number): string => writeQuantity(watts, 'W', unit);
     if (v.outcome === 'pass') return `${text(rated)} left after heat and height, ${text(asked)} asked with the margin.`;
     const cure =

@@ -1,5 +1,5 @@
 import { commonPractice, remembered } from '../../contract';
-import { horsepower } from '../../practice';
+import { horsepower, permittedRise, permittedRiseSource } from '../../practice';
 import { polesOf } from '../readings';
 import { efficiencyBand, percent, rating, usualBand, type Check } from './check';
 
@@ -35,8 +35,7 @@ export const efficiencyClass: Check = (r, practice) => {
   const eta = r.efficiency;
   const poles = polesOf(r.frequency, r.speeds.at(-1));
   if (eta === undefined || r.power === undefined || poles === undefined) return undefined;
-  // IEC classes are tabled at 50 Hz here.
-  if (practice.frameSystem === 'iec' && r.frequency !== 50) return undefined;
+  if (practice.efficiencyTabledAt !== undefined && r.frequency !== practice.efficiencyTabledAt) return undefined;
   const classes = practice.efficiencyClasses(r.power, poles, r.open);
   const name = r.efficiencyClass === undefined ? undefined : practice.readEfficiencyClass(r.efficiencyClass);
   const own = classes.find((c) => c.name === name);
@@ -84,7 +83,7 @@ export const frameAndRating: Check = (r, practice) => {
 
 /** Code letter against what the standard lets the usual design draw. */
 export const codeAndDesign: Check = (r, practice) => {
-  if (r.codeLetter === undefined || r.power === undefined || practice.frameSystem !== 'nema' || r.power < 740)
+  if (r.codeLetter === undefined || r.power === undefined || !practice.stampsCodeLetter || r.power < 740)
     return undefined;
   const band = practice.codeLetter(r.codeLetter);
   if (!band) return undefined;
@@ -100,18 +99,10 @@ export const codeAndDesign: Check = (r, practice) => {
   };
 };
 
-/** Permitted rise by resistance at 40 °C ambient, K. */
-export const permittedRise: Readonly<Record<string, number>> = { A: 60, E: 75, B: 80, F: 105, H: 125 };
-
 export const insulationAndRise: Check = (r) => {
   const limit = permittedRise[r.insulation ?? ''];
   const order = 'AEBFHN';
-  const source = remembered(
-    'standard',
-    'IEC 60034-1 and NEMA MG 1',
-    '2022 and 2016',
-    'Table 8 and 12.43 (rise by resistance)',
-  );
+  const source = permittedRiseSource;
   if (r.insulation !== undefined && r.riseClass !== undefined && order.indexOf(r.riseClass) > order.indexOf(r.insulation))
     return { id: 'plate.insulation-rise', text: `Rise of class ${r.riseClass} on insulation of class ${r.insulation}: it would be used beyond its class.`, fields: ['riseClass', 'insulation'], source }; // prettier-ignore
   if (limit === undefined || r.temperatureRise === undefined) return undefined;

@@ -17,8 +17,7 @@ export const usualBand = commonPractice('Usual band of plates of this rating, wi
 
 export const percent = (share: number, digits = 0): string => `${(share * 100).toFixed(digits)} %`;
 export const amps = (value: number): string => writeQuantity(value, 'A');
-export const rating = (watts: number, practice: Practice): string =>
-  writeQuantity(watts, 'W', practice.words.powerUnit === 'hp' ? 'us' : 'si');
+export const rating = (watts: number, practice: Practice): string => writeQuantity(watts, 'W', practice.words.units);
 /** Usual power factor at full load, with half the width of its band; common practice, no table. */
 export function usualPowerFactor(
   power: number,

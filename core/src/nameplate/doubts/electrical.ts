@@ -124,7 +124,7 @@ export const unusualVoltage: Check = (r, practice) => {
 export const twoUnits: Check = (r, practice) => {
   if (r.power === undefined || r.powerAlso === undefined) return undefined;
   if (Math.abs(r.powerAlso / r.power - 1) < 0.046 + (r.rounding.power ?? 0)) return undefined;
-  const other = practice.words.powerUnit === 'hp' ? 'si' : 'us';
+  const other = practice.words.units === 'us' ? 'si' : 'us';
   return {
     id: 'plate.power-units',
     text: `${rating(r.power, practice)} and ${writeQuantity(r.powerAlso, 'W', other)} are both stamped, but differ by ${percent(Math.abs(r.powerAlso / r.power - 1))}: 1 hp is 0.746 kW.`,

@@ -68,5 +68,4 @@ const ofBlock: readonly Check[] = [
   speedAndPoles,
 ];
 
-export { permittedRise } from './build';
 export { usualPowerFactor, type Doubt } from './check';

@@ -1,9 +1,5 @@
-import { commonPractice, model, remembered } from '../../contract';
+import { commonPractice, model } from '../../contract';
 import { law } from '../../law';
-
-/** Hottest-spot limit of an insulation class, °C, at which life is about 20,000 hours. */
-export const classLimit = { A: 105, E: 120, B: 130, F: 155, H: 180, N: 200 } as const;
-export const insulationSource = remembered('standard', 'IEC 60085', '2007', 'thermal classes');
 
 /**
  * Hottest spot of a winding expected at a share x of rating: ambient, the rise at full load with the square of current

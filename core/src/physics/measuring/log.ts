@@ -1,4 +1,4 @@
-import { presentRatio, type FlowControl } from '../energy/flow';
+import type { FlowControl } from '../../contract';
 
 /** One reading of a logger: seconds from any beginning, and the value. */
 export interface Sample {
@@ -12,6 +12,8 @@ export interface LogOptions {
   readonly full?: number;
   /** How flow was controlled while it was logged; turns power or current into flow. */
   readonly control: FlowControl;
+  /** Share of full input at a share of full flow under a way of control, as the curves in use say. */
+  readonly presentRatio: (control: FlowControl, flow: number) => number;
   /** Magnetising share of full-load current, for a log of current. */
   readonly magnetising: number;
 }
@@ -88,23 +90,23 @@ export function profileFromLog(samples: readonly Sample[], options: LogOptions):
 }
 
 /** Flow as a share of full from a value as a share of full; undefined where the machine stands. */
-function flowOf(share: number, { kind, control, magnetising }: LogOptions): number | undefined {
+function flowOf(share: number, { kind, control, magnetising, presentRatio }: LogOptions): number | undefined {
   if (!(share >= standingBelow)) return undefined;
   if (kind === 'flow') return share;
   const k = magnetising;
   const power = kind === 'power' ? share : Math.sqrt(Math.max(0, share * share - k * k) / (1 - k * k));
   if (control === 'on-off') return power > 0.5 ? 1 : undefined;
-  return inverse(control, power);
+  return inverse((flow) => presentRatio(control, flow), power);
 }
 
 /** Flow at which the present control takes a share of full input, by bisection; the curves rise with flow above a tenth. */
-function inverse(control: FlowControl, ratio: number): number {
+function inverse(taken: (flow: number) => number, ratio: number): number {
   let low = 0.1;
   let high = 1.5;
-  if (ratio <= presentRatio(control, low)) return low;
+  if (ratio <= taken(low)) return low;
   while (high - low > 1e-4) {
     const mid = (low + high) / 2;
-    if (presentRatio(control, mid) < ratio) low = mid;
+    if (taken(mid) < ratio) low = mid;
     else high = mid;
   }
   return (low + high) / 2;

@@ -1,16 +1,20 @@
 import { definition, remembered } from '../../contract';
 import { law, type Range } from '../../law';
-import type { Rows } from '../practice';
+import { table } from '../table';
 
 /** Most that a motor's sound rises from no load to full load, dB. Shaft height up to, mm; columns: 2, 4, 6, 8 poles. */
 export const soundOfLoadSource = remembered('standard', 'IEC 60034-9', '2003', 'Table 3 (increments from no load)');
-export const soundOfLoad: Rows = [
-  [160, 2, 5, 7, 8],
-  [200, 2, 4, 6, 7],
-  [280, 2, 3, 6, 7],
-  [315, 2, 3, 5, 6],
-  [1000, 2, 2, 4, 5],
-];
+export const soundOfLoad = table(
+  soundOfLoadSource,
+  ['2', '4', '6', '8'],
+  [
+    [160, 2, 5, 7, 8],
+    [200, 2, 4, 6, 7],
+    [280, 2, 3, 6, 7],
+    [315, 2, 3, 5, 6],
+    [1000, 2, 2, 4, 5],
+  ],
+);
 
 /** From here on a place of work asks for ears to be protected, dB(A) over a working day: lower action value 80, upper 85. */
 export const loudFrom = 80;

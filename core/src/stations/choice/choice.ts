@@ -5,11 +5,9 @@ import { assumed, field, prescribed, type Given } from '../../law';
 import { motorOfPlate, noLoadShare } from '../../nameplate';
 import {
   breakdownAtVoltage,
-  classLimit,
   currentAtLoad,
   drivenSpeed,
   insulationLife,
-  insulationSource,
   loading,
   operatingSpeed,
   powerAtPoint,
@@ -17,7 +15,17 @@ import {
   speedOnDrive,
   windingTemperature,
 } from '../../physics';
-import { atRating, loudFrom, loudSource, soundOfLoad, soundOfLoadSource, soundPressure } from '../../practice';
+import {
+  atRating,
+  classLimit,
+  insulationSource,
+  loudFrom,
+  loudSource,
+  soundOfLoad,
+  soundOfLoadSource,
+  soundPressure,
+  to8Poles,
+} from '../../practice';
 import { q, writeQuantity } from '../../quantity';
 import { methodNames } from '../../contract';
 import { explain, type Judged, outcomeOf } from '../../judge';
@@ -136,7 +144,7 @@ export function tellReserve(walk: Walk, needs: Needs, motor: Motor): void {
 function sound({ practice, w }: Walk, motor: Motor, source: Source): void {
   const height = motor.frame === null ? undefined : practice.frame(motor.frame)?.shaftHeight;
   if (height === undefined) return;
-  const rise = atRating(soundOfLoad, height, Math.max(0, Math.min(3, motor.poles / 2 - 1)));
+  const rise = atRating(soundOfLoad, height, to8Poles(motor.poles));
   const level = w.figure('choice.soundPressure', soundPressure, {
     L_W: prescribed(q(motor.sound, 'dB'), source),
     dL: prescribed(q(rise ?? 0, 'dB'), soundOfLoadSource),

@@ -4,17 +4,16 @@ import type { Assumed } from '../../contract';
 import { assumed, field, prescribed, type Given } from '../../law';
 import {
   annualEnergy,
-  controlCurves,
   installedCost,
   meanInputRatio,
   payback,
   peakInput,
-  presentRatio,
   savedCarbon,
   savedEnergy,
   savedMoney,
   speedRatio,
 } from '../../physics';
+import { controlCurves, presentRatio } from '../../practice';
 import { q, writeNumber } from '../../quantity';
 import { inputOf, type Needs, numberOf, type PlateFacts, type Subject, type Walk } from '../../needs';
 

@@ -85,7 +85,7 @@ function chooseSize({ practice, w }: Walk, needs: Needs, required: number, volta
   if (byPower)
     w.stated('drive.powerMatch', 'W', q(byPower.power, 'W'), sizes.source, {
       symbol: 'P_d',
-      text: `${writeQuantity(byPower.power, 'W', practice.words.powerUnit === 'hp' ? 'us' : 'si')}, ${writeQuantity(byPower.current, 'A')}`,
+      text: `${writeQuantity(byPower.power, 'W', practice.words.units)}, ${writeQuantity(byPower.current, 'A')}`,
     });
   if (!size) {
     w.finding(

@@ -22,8 +22,6 @@ import {
   pumpPower,
   runningFromBreakaway,
   screwPower,
-  secondaryPoints,
-  secondarySource,
   standardAir,
   staticShare,
   torqueBehindTrain,
@@ -32,7 +30,8 @@ import {
 } from '../../physics';
 import { interpolate, q, writeQuantity, type Q, type UnitId } from '../../quantity';
 import type { Drivetrain } from './drivetrain';
-import { factsOf, machineSource, percent, type PlateFacts, type Walk } from '../../needs';
+import { factsOf, machineSource, secondaryPoints, secondarySource } from '../../practice';
+import { percent, type PlateFacts, type Walk } from '../../needs';
 
 type Of<K extends Demand['kind']> = Extract<Demand, { kind: K }>;
 

@@ -124,7 +124,7 @@ function combine({ practice, w }: Walk, byFrame: readonly number[], frame: strin
     .filter((b) => b !== undefined && b !== null);
   const from = byFrame.length > 0 ? byFrame : bands.length > 0 ? practice.ratings : [];
   const fits = from.filter((p) => bands.every(([low, high]) => p >= low && p <= high));
-  const text = (p: number): string => writeQuantity(p, 'W', practice.words.powerUnit === 'hp' ? 'us' : 'si');
+  const text = (p: number): string => writeQuantity(p, 'W', practice.words.units);
   if (from.length === 0) return;
   if (fits.length === 0) {
     w.finding('measured.disagree', 'caution', `The frame says ${byFrame.map(text).join(' or ')}; currents and resistance say otherwise. Measure again, or the winding is not the usual one for its frame.`, { fields: ['measured.noLoadCurrent', 'measured.windingResistance', 'measured.shaftHeight'] }); // prettier-ignore

@@ -343,9 +343,8 @@ function designTorques({ w }: Walk, plate: OldPlate, made: Practice, poles: numb
   const power = w.value('plate.ratedPower');
   const voltage = w.value('plate.connectedVoltage');
   if (power === undefined || poles === undefined) return;
-  const usual = made.frameSystem === 'nema' ? 'B' : 'N';
   const stamped = plate.designLetter === undefined ? undefined : made.design(plate.designLetter, power, poles);
-  const design = plate.designLetter === undefined ? made.design(usual, power, poles) : stamped;
+  const design = plate.designLetter === undefined ? made.design(made.usualDesign, power, poles) : stamped;
   if (!design) {
     w.finding(
       'plate.design-unknown',
@@ -360,7 +359,9 @@ function designTorques({ w }: Walk, plate: OldPlate, made: Practice, poles: numb
   const times = (t: number): Given<'1'> => ({
     ...prescribed(q(t, '1'), design.source),
     field: 'plate.designLetter',
-    ...(plate.designLetter === undefined ? { assumed: `no design letter: design ${usual}, the usual one` } : {}),
+    ...(plate.designLetter === undefined
+      ? { assumed: `no design letter: design ${made.usualDesign}, the usual one` }
+      : {}),
   });
   if (design.lockedRotorTorque !== undefined)
     w.figure('plate.lockedRotorTorque', multipleOfTorque, {

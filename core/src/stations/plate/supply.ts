@@ -40,8 +40,7 @@ export function connection({ w, input }: Walk, block: Block, pair: Connected, pl
   const groups = block.voltage?.groups;
   if (!groups || pair.voltage === undefined) return;
   const kind = connectionKind(groups);
-  const nema = made.frameSystem === 'nema';
-  const wiring = wiringFor(kind, pair.index, plate.leads, nema);
+  const wiring = wiringFor(kind, pair.index, plate.leads, made.leadMarks);
   const where = input.supply?.voltage ? `On ${input.supply.voltage.text}` : `At ${writeQuantity(pair.voltage, 'V')}`;
   w.fact(
     'plate.connection',

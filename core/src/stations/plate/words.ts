@@ -1,5 +1,5 @@
 import type { Case } from '../../case';
-import { commonPractice, remembered, type FigureId, type Source } from '../../contract';
+import { commonPractice, type FigureId, type Source } from '../../contract';
 import { field } from '../../law';
 import {
   coolingSource,
@@ -7,7 +7,6 @@ import {
   enclosureWordsSource,
   frameOf,
   mountingSource,
-  permittedRise,
   protectionSource,
   readCooling,
   readDuty,
@@ -15,7 +14,7 @@ import {
   readMounting,
   readProtection,
 } from '../../nameplate';
-import { turndownSpeed, type Practice } from '../../practice';
+import { classLimit, insulationSource, permittedRise, turndownSpeed, type Practice } from '../../practice';
 import { q } from '../../quantity';
 import type { Walk } from '../../needs';
 
@@ -87,9 +86,6 @@ export function drivesAndSpeeds({ w }: Walk, plate: OldPlate): void {
   }
 }
 
-const insulationSource = remembered('standard', 'IEC 60085 and NEMA MG 1', '2007 and 2016', 'thermal classes');
-const hottest: Readonly<Record<string, number>> = { A: 105, E: 120, B: 130, F: 155, H: 180, N: 200 };
-
 /** What codes and words on the plate mean. */
 export function words({ w }: Walk, plate: OldPlate): void {
   const say = (id: string, label: string, text: string | undefined, source: Source, path: string): void => {
@@ -115,7 +111,7 @@ export function words({ w }: Walk, plate: OldPlate): void {
   const ic = plate.cooling ? readCooling(plate.cooling) : undefined;
   say('plate.cooling', 'Cooling', ic && `${ic.code}: ${ic.words}`, coolingSource, 'plate.cooling');
   say('plate.mounting', 'Mounting', plate.mounting && readMounting(plate.mounting), mountingSource, 'plate.mounting');
-  const limit = hottest[plate.insulation ?? ''];
+  const limit = (classLimit as Readonly<Record<string, number>>)[plate.insulation ?? ''];
   if (limit !== undefined) {
     const rise = permittedRise[plate.riseClass ?? plate.insulation ?? ''];
     say(

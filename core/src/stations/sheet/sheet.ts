@@ -1,14 +1,10 @@
 import type { RuleUsed } from '../../case';
-import { houseRules, type RuleId, type Rules } from '../../practice';
+import { houseRules, ruleIds, type RuleId, type Rules } from '../../practice';
 import type { Walk } from '../../needs';
 
 /** House rules in force, for the sheet: every one named, with whether the case set it itself. */
 export function rulesUsed({ input, rules, practice }: Walk): RuleUsed[] {
-  const used: readonly RuleId[] = [
-    'sizingMargin', 'dutySizing', 'driveMatch', 'leadLength', 'outputReactor', 'inverterDuty', 'efficiencyBasis', 'conductorBasis',
-    'driveAltitude', 'maxDip', 'ranking',
-  ]; // prettier-ignore
-  return used.map((id) => ({
+  return ruleIds.map((id) => ({
     id,
     title: houseRules[id].title,
     value: valueText(id, rules, practice.conductorBasis),

@@ -1,4 +1,5 @@
-import { nameplate, physics } from '@pilgrim/core';
+import { nameplate, physics, practice } from '@pilgrim/core';
+import type { FlowControl } from '@pilgrim/core/vocabulary';
 import { readNumber } from '@pilgrim/core/quantity';
 import { parse } from 'csv-parse/browser/esm/sync';
 import { isValid } from 'date-fns/isValid';
@@ -12,7 +13,7 @@ export interface LogQuestion {
   readonly value?: number;
   readonly kind: 'flow' | 'current' | 'power';
   readonly full?: number;
-  readonly control: physics.FlowControl;
+  readonly control: FlowControl;
   /** Of the motor, for a log of current. */
   readonly poles: number;
 }
@@ -79,7 +80,11 @@ export function readLog(bytes: Uint8Array, question: LogQuestion): LogFile {
     }
   }
   const told = { headings, time, value, rows: rows.length, bad, errors };
-  const reading = physics.profileFromLog(samples, { ...question, magnetising: nameplate.noLoadShare(question.poles) });
+  const reading = physics.profileFromLog(samples, {
+    ...question,
+    magnetising: nameplate.noLoadShare(question.poles),
+    presentRatio: practice.presentRatio,
+  });
   return reading.ok
     ? { ok: true, message: '', ...told, profile: reading.profile }
     : { ok: false, message: reading.message, ...told, profile: null };

@@ -4,6 +4,7 @@ import {
   dirts,
   driveHousings,
   driveLocations,
+  houseRules,
   machines as machineWords,
   methodNames,
   methods as methodWords,
@@ -16,6 +17,7 @@ import {
   speedNeeds,
   trainKinds,
   waters,
+  type RuleId,
 } from '@pilgrim/core/vocabulary';
 import type { Json } from '$lib/desk/paths';
 
@@ -88,4 +90,10 @@ export const rankings = said(rankingWords, {
   efficiency: 'efficiency',
   shelf: 'delivery: own shelf first',
   margin: 'margin',
+});
+
+/** What a house rule may be, and what holds where the case says nothing. */
+export const houseRule = (id: RuleId): { readonly options: Options; readonly none: string } => ({
+  options: houseRules[id].alternatives.map((value) => [value, String(value)]),
+  none: String(houseRules[id].value),
 });

@@ -1,11 +1,11 @@
 <script lang="ts">
+  import { houseRule } from '$lib/ui/options';
   import ChoiceField from '$lib/ui/ChoiceField.svelte';
   import Figures from '$lib/ui/Figures.svelte';
   import Group from '$lib/ui/Group.svelte';
   import { useDesk } from '$lib/desk/desk.svelte';
 
   const desk = useDesk();
-  const same = (...values: readonly string[]) => values.map((v) => [v, v] as const);
 </script>
 
 <Group
@@ -32,26 +32,11 @@
 </Group>
 <Group title="House rules">
   <div class="grid gap-3 sm:grid-cols-3">
-    <ChoiceField path="rules.driveMatch" label="Matched by" options={same('current', 'power')} none="current" />
-    <ChoiceField
-      path="rules.leadLength"
-      label="Cable without a filter"
-      options={same('calculated', '15 m', '30 m')}
-      none="calculated"
-    />
-    <ChoiceField
-      path="rules.inverterDuty"
-      label="Motor for a drive"
-      options={same('judged', 'plate', 'modern')}
-      none="judged"
-    />
-    <ChoiceField
-      path="rules.driveAltitude"
-      label="Derating for height"
-      options={same('current', 'temperature')}
-      none="current"
-    />
-    <ChoiceField path="rules.outputReactor" label="Output reactor" options={same('accept', 'avoid')} none="avoid" />
+    <ChoiceField path="rules.driveMatch" label="Matched by" {...houseRule('driveMatch')} />
+    <ChoiceField path="rules.leadLength" label="Cable without a filter" {...houseRule('leadLength')} />
+    <ChoiceField path="rules.inverterDuty" label="Motor for a drive" {...houseRule('inverterDuty')} />
+    <ChoiceField path="rules.driveAltitude" label="Derating for height" {...houseRule('driveAltitude')} />
+    <ChoiceField path="rules.outputReactor" label="Output reactor" {...houseRule('outputReactor')} />
   </div>
 </Group>
 <Group title="Caution"

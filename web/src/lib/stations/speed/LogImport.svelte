@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { physics } from '@pilgrim/core';
+  import type { FlowControl } from '@pilgrim/core/vocabulary';
   import type { LogFile, LogQuestion } from '$lib/files/log';
   import { useDesk } from '$lib/desk/desk.svelte';
   import { putAt } from '$lib/desk/paths';
@@ -18,7 +18,7 @@
   const largest = 25 * 1024 * 1024;
 
   const controls = ['outlet-damper', 'inlet-vane', 'throttle-valve', 'bypass', 'on-off'] as const;
-  const control = (): physics.FlowControl => controls.find((c) => c === desk().value('speed.control')) ?? 'none';
+  const control = (): FlowControl => controls.find((c) => c === desk().value('speed.control')) ?? 'none';
 
   async function read(): Promise<void> {
     if (!bytes) return;

@@ -1,0 +1,208 @@
+import { commonPractice, model, remembered } from '../../contract';
+import { classOfProtection, suitableEnclosures } from '../enclosures';
+import { readFrame } from '../frames';
+import { fitOutcome, type Practice } from '../practice';
+import { atBand, atRating, cell, exactly, to6Poles, to8Poles } from '../table';
+import * as t from './tables/motors';
+
+const voltageSource = remembered('standard', 'IEC 60034-1', '2022', '7.3 (zone A ±5 %, zone B ±10 %)');
+const toleranceSource = remembered('standard', 'IEC 60034-1', '2022', 'Table 20 (tolerance on efficiency)');
+const frameHeightSource = remembered('standard', 'IEC 60072-1', '1991', 'shaft height H');
+const enclosureSource = remembered('standard', 'IEC 60034-5', '2020', 'IP codes; where used: common practice');
+
+/** Share of the standard's locked-rotor limit that the generic motor is taken to draw. */
+const usualShare = 0.75;
+
+const inertiaSource = remembered(
+  'standard',
+  'IEC 60034-12',
+  '2016',
+  'clause 5.3 or 6.3 (external inertia of design N, torque with the square of speed)',
+);
+
+/** Motors by IEC 60034. */
+export const motors = {
+  ratings: t.efficiencies.rows.map(([kw]) => kw * 1000),
+
+  voltageFit(supply, motor) {
+    const deviation = supply / motor - 1;
+    const outcome = fitOutcome(deviation, 0.055, 0.1);
+    return { outcome, deviation, limit: 0.1, source: voltageSource };
+  },
+
+  minimumEfficiency(nominal, power) {
+    const share = power <= 150_000 ? 0.15 : 0.1;
+    return { value: nominal - share * (1 - nominal), source: toleranceSource };
+  },
+
+  usualEfficiency(power, poles) {
+    const ie2 = atRating(t.efficiencies, power / 1000, `IE2 ${to6Poles(poles)}`) ?? 95;
+    return {
+      value: ie2 / 100,
+      source: model('Efficiency of an older motor', 'taken as class IE2 (IEC 60034-30-1)'),
+    };
+  },
+
+  frameSystem: 'iec',
+
+  leadMarks: 'letters',
+
+  motorVoltages: [
+    110, 127, 200, 208, 220, 230, 240, 265, 266, 290, 380, 400, 415, 440, 460, 480, 500, 525, 575, 600, 660, 690, 720,
+    760, 3000, 3300, 6000, 6600, 10000, 11000,
+  ],
+
+  frame: (designation, poles) => readFrame(designation, 'iec', poles),
+
+  standardFrame(power, poles) {
+    const frame = poles > 6 ? undefined : exactly(t.frames, power / 1000, to6Poles(poles));
+    return frame === undefined ? undefined : { value: frame, source: t.frameSource };
+  },
+
+  ratingsInFrame(designation, poles) {
+    const name = /\d+[SML]?/.exec(designation.toUpperCase())?.[0] ?? '';
+    if (poles > 6) return [];
+    return t.frames.rows
+      .filter((row) => cell(t.frames, row, to6Poles(poles))?.startsWith(name))
+      .map(([kw]) => kw * 1000);
+  },
+
+  efficiencyTabledAt: 50,
+
+  efficiencyClasses(power, poles) {
+    if (poles > 6) return [];
+    const kw = power / 1000;
+    const column = to6Poles(poles);
+    const classes = [
+      { name: 'IE1', percent: exactly(t.ie1, kw, column), source: t.ie1Source },
+      { name: 'IE2', percent: exactly(t.efficiencies, kw, `IE2 ${column}`), source: t.efficiencySource },
+      { name: 'IE3', percent: exactly(t.efficiencies, kw, `IE3 ${column}`), source: t.efficiencySource },
+      { name: 'IE4', percent: exactly(t.efficiencies, kw, `IE4 ${column}`), source: t.efficiencySource },
+    ];
+    return classes.flatMap(({ name, percent, source }) =>
+      percent === undefined ? [] : [{ name, efficiency: percent / 100, source }],
+    );
+  },
+
+  readEfficiencyClass: (text) => {
+    const digit = /IE\s*-?([1-4])/i.exec(text)?.[1];
+    return digit === undefined ? undefined : `IE${digit}`;
+  },
+
+  efficiencyFloor(power, poles, year) {
+    const kw = power / 1000;
+    const floor = floors.findLast((f) => year > f.since && kw >= f.from * 0.99 && kw <= f.upTo * 1.01);
+    const found = floor && this.efficiencyClasses(power, poles).find((c) => c.name === floor.name);
+    return floor && found && { ...found, since: floor.since, source: floorSource };
+  },
+
+  usualDesign: 'N',
+
+  design(letter, power, poles) {
+    const name = letter.trim().toUpperCase();
+    if (!/^[NH][EY]{0,2}$/.test(name)) return undefined;
+    const kw = power / 1000;
+    const column = to6Poles(poles);
+    const locked = atBand(t.lockedRotorTorques, kw, column);
+    const breakdown = atBand(t.breakdownTorques, kw, column);
+    const star = name.includes('Y') ? ', made for star-delta' : '';
+    if (poles > 6 || kw > 630 || locked === undefined || breakdown === undefined)
+      return {
+        letter: name,
+        words: `beyond the tables here${star}`,
+        limitsCurrent: true,
+        source: t.lockedRotorTorqueSource,
+      };
+    if (name.startsWith('H'))
+      return {
+        letter: name,
+        words: `high starting torque${star}`,
+        lockedRotorTorque: Math.max(2, 1.5 * locked),
+        breakdownTorque: Math.max(1.9, breakdown),
+        limitsCurrent: true,
+        source: t.designHSource,
+      };
+    return {
+      letter: name,
+      words: `normal starting torque${name.includes('E') ? ', with the higher starting current of high efficiency' : ''}${star}`,
+      lockedRotorTorque: locked,
+      breakdownTorque: breakdown,
+      limitsCurrent: true,
+      source: t.lockedRotorTorqueSource,
+    };
+  },
+
+  lockedRotorLimit(power, voltage) {
+    const perKw = atBand(t.lockedRotorPower, power / 1000, 'kVA per kW') ?? 10;
+    return { value: (perKw * power) / (Math.sqrt(3) * voltage), source: t.lockedRotorPowerSource };
+  },
+
+  shaftHeight(frame) {
+    const found = readFrame(frame, 'iec');
+    return found && { value: found.shaftHeight, source: found.system === 'iec' ? frameHeightSource : found.source };
+  },
+
+  enclosures: (place) => ({ value: suitableEnclosures(place), source: enclosureSource }),
+
+  enclosureClass(text) {
+    const byCode = classOfProtection(text);
+    if (byCode !== undefined) return byCode;
+    const s = text.toUpperCase();
+    if (/TEFC|TENV|TEBC/.test(s)) return 'enclosed';
+    return /ODP|OPEN/.test(s) ? 'open' : undefined;
+  },
+
+  lockedRotorCurrent(power, voltage) {
+    const kw = power / 1000;
+    const perKw = atBand(t.lockedRotorPower, kw, 'kVA per kW') ?? 10;
+    return {
+      value: (usualShare * perKw * power) / (Math.sqrt(3) * voltage),
+      source: model('Locked-rotor current of a generic motor', '75 % of the limit of IEC 60034-12:2002, Table 2'),
+    };
+  },
+
+  lockedRotorTorque(power, poles) {
+    const kw = power / 1000;
+    const value =
+      (poles > 6 ? atRating(t.eightPoleTorques, kw, 'locked') : atRating(t.lockedRotorTorques, kw, to6Poles(poles))) ??
+      0;
+    return { value, source: t.lockedRotorTorqueSource };
+  },
+
+  breakdownTorque(power, poles) {
+    const kw = power / 1000;
+    const value =
+      (poles > 6 ? atRating(t.eightPoleTorques, kw, 'breakdown') : atRating(t.breakdownTorques, kw, to6Poles(poles))) ??
+      0;
+    return { value, source: t.breakdownTorqueSource };
+  },
+
+  pullUpTorque(power, poles) {
+    const column = to8Poles(poles);
+    return { value: atRating(t.pullUpTorques, power / 1000, column) ?? 0, source: t.pullUpTorqueSource };
+  },
+
+  leastSheave: () => undefined,
+
+  stallTime: {
+    value: 10,
+    source: commonPractice('A hot cage motor bears its locked-rotor current for 10 to 20 s; the lower end taken'),
+  },
+
+  inertiaLimit(power, poles) {
+    return { value: 0.04 * (power / 1000) ** 0.9 * (poles / 2) ** 2.5, source: inertiaSource };
+  },
+} satisfies Partial<Practice> & ThisType<Practice>;
+
+/** Classes the European Union asked of new motors, by rating in kW. Exempt kinds and exports exist. */
+const floorSource = remembered(
+  'code',
+  'Regulations (EC) 640/2009 and (EU) 2019/1781',
+  '2009 and 2019',
+  'dates of application',
+);
+const floors = [
+  { name: 'IE2', since: 2011, from: 0.75, upTo: 375 },
+  { name: 'IE3', since: 2017, from: 0.75, upTo: 375 },
+  { name: 'IE4', since: 2023, from: 75, upTo: 200 },
+] as const;

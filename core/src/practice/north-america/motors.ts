@@ -1,0 +1,231 @@
+import { commonPractice, model, remembered } from '../../contract';
+import { classOfProtection, suitableEnclosures } from '../enclosures';
+import { readFrame } from '../frames';
+import { fitOutcome, horsepower, type Practice } from '../practice';
+import { atRating, cell, exactly, from4Poles, to6Poles, to8Poles } from '../table';
+import * as t from './tables/motors';
+
+const voltageSource = remembered('standard', 'NEMA MG 1', '2016', '12.44 (±10 % of rated voltage)');
+const shaftHeightSource = remembered('standard', 'NEMA MG 1', '2016', '4.2.1 (dimension D)');
+const enclosureSource = commonPractice('Enclosure words of NEMA MG 1, Part 1, and where the trade uses them');
+
+const stallSource = remembered(
+  'standard',
+  'NEMA MG 1',
+  '2016',
+  '12.49 (to 500 hp: at least 12 s at running temperature)',
+);
+const inertiaSource = remembered(
+  'standard',
+  'NEMA MG 1',
+  '2016',
+  '12.54.1 (load Wk², torque with the square of speed)',
+);
+
+/** Motors by NEMA MG 1. */
+export const motors = {
+  ratings: t.premiumEfficiency.rows.map(([hp]) => hp * horsepower),
+
+  voltageFit(supply, motor) {
+    const deviation = supply / motor - 1;
+    const outcome = fitOutcome(deviation, 0.06, 0.1);
+    return { outcome, deviation, limit: 0.1, source: voltageSource };
+  },
+
+  minimumEfficiency(nominal) {
+    const row = t.efficiencyBands.rows.find(([n]) => Math.abs(n - nominal * 100) < 0.051);
+    const least = cell(t.efficiencyBands, row, 'least');
+    return least === undefined ? undefined : { value: least / 100, source: t.efficiencyBands.source };
+  },
+
+  usualEfficiency(power, poles) {
+    const premium = atRating(t.premiumEfficiency, power / horsepower, `enclosed ${to6Poles(poles)}`) ?? 95;
+    const loss = (100 / premium - 1) * 1.35;
+    return {
+      value: 1 / (1 + loss),
+      source: model('Efficiency of an older motor', '35 % more loss than the premium table (NEMA MG 1 Table 12-12)'),
+    };
+  },
+
+  frameSystem: 'nema',
+
+  leadMarks: 'numbers',
+
+  motorVoltages: [
+    115, 190, 200, 208, 220, 230, 240, 380, 400, 415, 440, 460, 480, 550, 575, 600, 690, 2300, 4000, 4160,
+  ],
+
+  nominalEfficiencies: { value: t.efficiencyBands.rows.map(([n]) => n / 100), source: t.efficiencyBandSource },
+
+  frame: (designation, poles) => readFrame(designation, 'nema', poles),
+
+  standardFrame(power, poles) {
+    const frame = poles > 6 ? undefined : exactly(t.frames, power / horsepower, to6Poles(poles));
+    return frame === undefined ? undefined : { value: frame, source: t.frameSource };
+  },
+
+  ratingsInFrame(designation, poles) {
+    const digits = /\d+/.exec(designation)?.[0];
+    if (poles > 6) return [];
+    return t.frames.rows
+      .filter((row) => /\d+/.exec(cell(t.frames, row, to6Poles(poles)) ?? '')?.[0] === digits)
+      .map(([hp]) => hp * horsepower);
+  },
+
+  efficiencyClasses(power, poles, open = false) {
+    if (poles > 6) return [];
+    const column = `${open ? 'open' : 'enclosed'} ${to6Poles(poles)}` as const;
+    const hp = power / horsepower;
+    const classes = [
+      { name: 'energy efficient', table: t.energyEfficient },
+      { name: 'premium', table: t.premiumEfficiency },
+    ];
+    return classes.flatMap(({ name, table }) => {
+      const percent = exactly(table, hp, column);
+      return percent === undefined ? [] : [{ name, efficiency: percent / 100, source: table.source }];
+    });
+  },
+
+  readEfficiencyClass(text) {
+    if (/PREM|IE ?3/i.test(text)) return 'premium';
+    return /EPACT|ENERGY|HIGH|IE ?2/i.test(text) ? 'energy efficient' : undefined;
+  },
+
+  efficiencyFloor(power, poles, year, open) {
+    const hp = power / horsepower;
+    const floor = floors.findLast((f) => year > f.since && hp <= f.upTo * 1.01);
+    const found = floor && this.efficiencyClasses(power, poles, open).find((c) => c.name === floor.name);
+    return floor && found && { ...found, since: floor.since, source: floor.source };
+  },
+
+  usualDesign: 'B',
+
+  design(letter, power, poles) {
+    const hp = power / horsepower;
+    const locked = exactly(t.lockedRotorTorques, hp, to6Poles(poles));
+    const breakdown = atRating(t.breakdownTorques, hp, to8Poles(poles));
+    const share = (percent: number | undefined): number | undefined =>
+      percent === undefined ? undefined : percent / 100;
+    const column = from4Poles(poles);
+    const name = letter.trim().toUpperCase();
+    switch (name) {
+      case 'A':
+      case 'B':
+        return {
+          letter: name,
+          words:
+            name === 'A'
+              ? 'normal starting torque, starting current not limited'
+              : 'normal starting torque, low starting current: the usual one',
+          lockedRotorTorque: poles > 6 ? undefined : share(locked),
+          breakdownTorque: share(breakdown),
+          limitsCurrent: name === 'B',
+          source: t.breakdownTorqueSource,
+        };
+      case 'C':
+        return {
+          letter: name,
+          words: 'high starting torque, for loads that are hard to start',
+          lockedRotorTorque: poles < 4 || hp > 200 ? undefined : share(atRating(t.designCLockedTorques, hp, column)),
+          breakdownTorque: poles < 4 || hp > 200 ? undefined : share(atRating(t.designCBreakdownTorques, hp, column)),
+          limitsCurrent: true,
+          source: t.designCTorqueSource,
+        };
+      case 'D':
+        return {
+          letter: name,
+          words: 'very high starting torque and slip, for presses and hoists',
+          lockedRotorTorque: poles < 4 || hp > 150 ? undefined : t.designDLockedTorque / 100,
+          limitsCurrent: true,
+          source: t.designDTorqueSource,
+        };
+      default:
+        return undefined;
+    }
+  },
+
+  lockedRotorLimit(power, voltage) {
+    return this.lockedRotorCurrent(power, voltage);
+  },
+
+  shaftHeight(frame) {
+    const found = readFrame(frame, 'nema');
+    return found && { value: found.shaftHeight, source: found.system === 'nema' ? shaftHeightSource : found.source };
+  },
+
+  enclosures: (place) => ({ value: suitableEnclosures(place), source: enclosureSource }),
+
+  enclosureClass(text) {
+    const s = text.toUpperCase();
+    if (/WASH/.test(s)) return 'washdown';
+    if (/SEVERE|IEEE ?841/.test(s)) return 'severe-duty';
+    if (/TEFC|TEBC|TENV|TEAO|TOTALLY/.test(s)) return 'enclosed';
+    if (/ODP|OPEN|DRIP|WPI|DP/.test(s)) return 'open';
+    return classOfProtection(text);
+  },
+
+  lockedRotorCurrent(power, voltage) {
+    const at230 = atRating(t.lockedRotorCurrents, power / horsepower, 'at 230 V') ?? 0;
+    return { value: (at230 * 230) / voltage, source: t.lockedRotorCurrentSource };
+  },
+
+  lockedRotorTorque(power, poles) {
+    const hp = power / horsepower;
+    const percent =
+      (poles > 6 ? atRating(t.eightPoleLockedTorques, hp, '8') : atRating(t.lockedRotorTorques, hp, to6Poles(poles))) ??
+      0;
+    return { value: percent / 100, source: t.lockedRotorTorqueSource };
+  },
+
+  breakdownTorque(power, poles) {
+    const column = to8Poles(poles);
+    const hp = power / horsepower;
+    const percent = atRating(t.breakdownTorques, hp, column) ?? atRating(t.breakdownTorques, 1.5, column) ?? 0;
+    return { value: percent / 100, source: t.breakdownTorqueSource };
+  },
+
+  pullUpTorque(power, poles) {
+    const locked = this.lockedRotorTorque(power, poles).value;
+    return { value: pullUpOf(locked), source: t.pullUpTorqueSource };
+  },
+
+  leastSheave(frame) {
+    const inches = t.leastSheaves[/^\d+T/.exec(frame)?.[0] ?? ''];
+    return inches === undefined ? undefined : { value: inches * 0.0254, source: t.leastSheaveSource };
+  },
+
+  stallTime: { value: 12, source: stallSource },
+
+  inertiaLimit(power, poles) {
+    const hp = power / horsepower;
+    const thousands = 7.2 / poles;
+    const factor = poles === 2 ? 27 : 24;
+    const pounds = (factor * hp ** 0.95) / thousands ** 2.4 - (0.0685 * hp ** 1.5) / thousands ** 1.8;
+    return { value: pounds * 0.45359237 * 0.3048 ** 2, source: inertiaSource };
+  },
+} satisfies Partial<Practice> & ThisType<Practice>;
+
+/** NEMA MG 1 12.40.1: least pull-up torque from locked-rotor torque, both ÷ rated. */
+const pullUpOf = (locked: number): number => (locked <= 1.1 ? 0.9 * locked : locked < 1.45 ? 1 : 0.7 * locked);
+
+/** Classes the United States asked of new motors, and up to which rating, hp. Exempt kinds and exports exist. */
+const floors = [
+  {
+    name: 'energy efficient',
+    since: 1997,
+    upTo: 200,
+    source: remembered('code', 'Energy Policy Act', '1992', 'in force October 1997'),
+  },
+  {
+    name: 'premium',
+    since: 2010,
+    upTo: 200,
+    source: remembered('code', 'Energy Independence and Security Act', '2007', 'in force December 2010'),
+  },
+  {
+    name: 'premium',
+    since: 2016,
+    upTo: 500,
+    source: remembered('code', '10 CFR 431.25', '2014', 'in force June 2016'),
+  },
+] as const;

@@ -1,0 +1,3 @@
+/** The public words without their schemas: light enough for any page. */
+export * from './contract/vocabulary';
+export { houseRules, type RuleId } from './practice/rules';
