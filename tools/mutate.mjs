@@ -15,7 +15,7 @@ const areas = {
   practice: ['practice', 'practices', 'tables', 'frames', 'guard', 'laws', 'formulas', 'replacement'],
   runs: ['runs', 'plans', 'figures', 'start'],
   physics: ['machine', 'fit', 'operating', 'runup', 'transient', 'laws', 'formulas', 'load', 'log', 'figures', 'start'],
-  stations: ['stations', 'findings', 'figures', 'told', 'load', 'guard', 'start', 'outside', 'replacement', 'history', 'plateSupply', 'hazard'],
+  stations: ['stations', 'findings', 'lean', 'startView', 'choice', 'judgement', 'judgeTell', 'practice', 'plates', 'fuzz', 'figures', 'told', 'load', 'guard', 'start', 'outside', 'replacement', 'history', 'plateSupply', 'hazard'],
 }; // prettier-ignore
 const [path, count = '320', seed = '1'] = process.argv.slice(2);
 const mutator = { excludedMutations: ['StringLiteral'] };

@@ -160,6 +160,47 @@ const rows: readonly Row[] = [
   ['choice.waived', 'caution', ['waived'], fan({}, { waived: [{ requirement: 'frame', reason: 'new base' }] }), fan()],
   ['choice.unknown-motor', 'caution', ['motor.catalogue'],
     fan({}, { motor: { catalogue: 'nobody-1' } }), fan({}, { motor: { catalogue: 'na-tefc-25hp-4p' } })],
+  // Doubts of a plate
+  ['plate.speed-unusual', 'caution', ['plate.speed', 'plate.frequency'], stamped({ speed: '1650 rpm' }), stamped({ speed: '1745 rpm' })],
+  ['plate.efficiency-unusual', 'caution', ['plate.efficiency', 'plate.power'], stamped({ efficiency: 0.7 }), stamped({ efficiency: 0.9 })],
+  ['plate.frame-rating', 'caution', ['plate.frame', 'plate.power', 'plate.speed'], stamped({ frame: '145T' }), stamped({ frame: '254T' })],
+  // Code letters by NFPA 70, table 430.7(B); 20 hp of design B draws at most 290 A at 230 V, 5.8 kVA/hp (from memory).
+  ['plate.code-letter', 'caution', ['plate.codeLetter', 'plate.power', 'plate.designLetter'],
+    stamped({ codeLetter: 'J', designLetter: 'B' }), stamped({ codeLetter: 'G', designLetter: 'B' })],
+  // A 6309 has a bore of 45 mm, a 6305 one of 25; the shaft of a 256T is 1.625 in, 41 mm.
+  ['plate.bearing-bore', 'caution', ['plate.bearings.driveEnd', 'plate.frame'],
+    stamped({ bearings: { driveEnd: '6305' } }), stamped({ bearings: { driveEnd: '6309' } })],
+  ['plate.current-unusual', 'caution', ['plate.current', 'plate.power', 'plate.voltage'],
+    stamped({ current: '90/45 A' }), stamped({ current: '50/25 A' })],
+  ['plate.kva-unequal', 'caution', ['plate.voltage', 'plate.current'], stamped({ current: '50/30 A' }), stamped({ current: '50/26 A' })],
+  ['plate.voltage-unusual', 'caution', ['plate.voltage'], stamped({ voltage: '427 V', current: '26 A' }), stamped({ voltage: '440 V', current: '26 A' })],
+  ['plate.power-units', 'caution', ['plate.power', 'plate.powerAlso'], stamped({ powerAlso: '18.5 kW' }), stamped({ powerAlso: '15 kW' })],
+  ['plate.service-factor-current', 'caution', ['plate.serviceFactorCurrent', 'plate.current', 'plate.serviceFactor'],
+    stamped({ serviceFactor: 1.15, serviceFactorCurrent: '48/24 A' }), stamped({ serviceFactor: 1.15, serviceFactorCurrent: '57.5/28.8 A' })],
+  ['plate.208-on-230', 'caution', ['plate.voltage', 'plate.usableAt.voltage', 'supply.voltage'],
+    stamped({}, { supply: { ...conveyor.supply, voltage: '208 V' } }), stamped({}, { supply: { ...conveyor.supply, voltage: '211 V' } })],
+  // Measured and remembered
+  ['measured.estimate', 'note', ['measured.shaftHeight'],
+    { ...conveyor, measured: { shaftHeight: '160 mm', speed: '1460 rpm' } }, conveyor],
+  ['history.likely-cause', 'caution', ['history.causes'],
+    stamped({}, { history: { causes: ['fluted-race'], method: 'drive' } }), stamped({}, { history: { causes: ['unknown'], method: 'direct' } })],
+  ['history.hours', 'caution', ['history.hours', 'history.installed', 'history.failed'],
+    stamped({}, { history: { installed: '2020-01', failed: '2020-11', hours: 8185 } }),
+    stamped({}, { history: { installed: '2020-01', failed: '2020-11', hours: 8184 } })],
+  ['history.early-failure', 'caution', ['history.installed', 'history.failed'],
+    stamped({}, { history: { installed: '2020-01', failed: '2024-12' } }), stamped({}, { history: { installed: '2020-01', failed: '2025-01' } })],
+  ['load.viscous', 'caution', ['load.demand.viscosity'],
+    load({ machine: 'centrifugal-pump', demand: { kind: 'pump', flow: '60 m3/h', head: '20 m', viscosity: '20.1 cSt' } }),
+    load({ machine: 'centrifugal-pump', demand: { kind: 'pump', flow: '60 m3/h', head: '20 m', viscosity: '20 cSt' } })],
+  ['load.long-overload', 'caution', ['load.overload.duration', 'load.cycle'],
+    fan({ overload: { ratio: 1.2, duration: '61 s' } }), fan({ overload: { ratio: 1.2, duration: '60 s' } })],
+  // Start and drive
+  ['motor.inconsistent', 'caution', ['motor', 'plate.codeLetter', 'plate.speed'],
+    direct({}, { motor: { plate: { ...plate, codeLetter: 'A', designLetter: 'D' } } }), direct({}, pinned)],
+  ['drive.power-match', 'caution', ['rules.driveMatch'], driven({}, { motor: { plate: { ...plate, current: '68/34 A' } } }), driven({}, pinned)],
+  ['drive.cable-too-long', 'caution', ['place.cable.length'],
+    driven({}, { place: { ambient: '30 degC', cable: { length: '15.1 m' } }, rules: { leadLength: '15 m' } }),
+    driven({}, { place: { ambient: '30 degC', cable: { length: '15 m' } }, rules: { leadLength: '15 m' } })],
 ]; // prettier-ignore
 
 describe('every finding in a case that raises it, and not in the one beside it', () => {

@@ -1,4 +1,4 @@
-import { definition, remembered } from '../../contract';
+import { commonPractice, definition, remembered } from '../../contract';
 import { law, type Range } from '../../law';
 import { table } from '../table';
 
@@ -24,6 +24,9 @@ export const loudSource = remembered(
   '2003 and 1983',
   'action values 80 and 85 dB(A)',
 );
+
+/** Where sound beside a machine is stated. */
+export const loudDistance = commonPractice('Sound beside a machine is stated one metre from it');
 
 const decibels: Range = [0, 140];
 

@@ -19,6 +19,7 @@ import {
   atRating,
   classLimit,
   insulationSource,
+  loudDistance,
   loudFrom,
   loudSource,
   soundOfLoad,
@@ -148,7 +149,7 @@ function sound({ practice, w }: Walk, motor: Motor, source: Source): void {
   const level = w.figure('choice.soundPressure', soundPressure, {
     L_W: prescribed(q(motor.sound, 'dB'), source),
     dL: prescribed(q(rise ?? 0, 'dB'), soundOfLoadSource),
-    r: { value: q(1, 'm'), text: '1 m from the motor' },
+    r: prescribed(q(1, 'm'), loudDistance),
   });
   if (level === undefined || level < loudFrom) return;
   w.finding(
