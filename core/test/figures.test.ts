@@ -277,8 +277,8 @@ describe('every method’s start', () => {
     });
   });
   it.each(methods.filter((m) => m !== 'star-delta'))('%s simulated', (method) => {
-    const run = runs.startOf(needs, motor, method)?.run;
-    const traced = runs.startOf(needs, motor, method, true)?.run;
+    const run = runs.triedOf(needs, motor, method)?.run;
+    const traced = runs.triedOf(needs, motor, method, true)?.run;
     const told = method === 'direct' ? traced : run;
     if (!told) expect.fail('not run');
     const id = (kind: string): string => `start.${method}.${kind}`;
@@ -335,7 +335,7 @@ describe('star-delta on a motor whose windings allow it', () => {
   };
   it('a third of current and torque at standstill, and its run as simulated', () => {
     const { r, motor, needs } = asked(european);
-    const run = runs.startOf(needs, motor, 'star-delta', true)?.run;
+    const run = runs.triedOf(needs, motor, 'star-delta', true)?.run;
     if (!run) expect.fail('not run');
     const Zs = (0.05 * 400 ** 2) / 250_000;
     const amps = 400 / (root3 * (Zs + 3 * (400 / (root3 * figure(r, 'start.lockedRotorCurrent')))));

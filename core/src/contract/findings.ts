@@ -101,7 +101,7 @@ export const findingLevels = {
   'start.six-leads': ['stop', 'caution'],
   'start.jolts': ['stop', 'caution'],
   'start.little-margin': ['stop', 'caution'],
-  'start.too-often': ['caution'],
+  'start.too-often': ['stop', 'caution'],
   'start.live-output': ['note'],
   'start.no-bypass': ['caution'],
   'start.slams': ['caution'],

@@ -1,4 +1,4 @@
 export { entryVerdict, outcomeOf, type Judged } from './asked';
 export { judge } from './judge';
 export { explain, explainMethods, motorView } from './explain';
-export { asked, requirements, unlimitedStart, type RequirementId } from './requirements';
+export { asked, requirements, type RequirementId } from './requirements';

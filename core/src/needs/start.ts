@@ -12,6 +12,7 @@ export function startNeeds({ input, practice, w }: Pick<Walk, 'input' | 'practic
     inertiaRatio: factsOf(input.load?.machine).inertia,
     stallTime: input.start?.stallTime?.value ?? q(practice.stallTime.value, 's'),
     permitted: permittedTime(input),
+    perHour: input.load?.startsPerHour,
     circuit: pinnedCircuit({ input }),
   };
 }

@@ -99,6 +99,8 @@ export interface StartNeeds {
   readonly stallTime: number;
   /** Longest time to speed in s, Infinity where nobody asks; `machine`: by the kind of machine. */
   readonly permitted: { readonly value: number; readonly text: string; readonly machine: boolean };
+  /** Starts an hour that are asked; undefined where nobody says. */
+  readonly perHour: number | undefined;
   /** The circuit that the case pins. */
   readonly circuit: Circuit | undefined;
 }

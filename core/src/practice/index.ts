@@ -10,6 +10,7 @@ export * from './usual/belts';
 export * from './usual/derating';
 export * from './usual/flow';
 export * from './usual/insulation';
+export * from './usual/limits';
 export * from './usual/machines';
 export * from './usual/sound';
 export * from './prescriptions';

@@ -2,3 +2,4 @@ export * from './bench';
 export * from './fitted';
 export * from './plans';
 export * from './run';
+export * from './tried';

@@ -33,6 +33,8 @@ export const usualSettings = {
   boost: 0.03,
 } as const;
 
+export type UsualSettings = { readonly [K in keyof typeof usualSettings]: number };
+
 /** Of the speed a reduced stage attains: where it has done what it can. */
 const doneAt = 0.97;
 
@@ -43,7 +45,14 @@ export interface DriveAim {
 }
 
 /** The plan of a method by the case's settings. */
-export function planFor(settings: Settings | undefined, method: Method, s: StartCase, aim: DriveAim): Planned {
+export function planFor(
+  settings: Settings | undefined,
+  method: Method,
+  s: StartCase,
+  aim: DriveAim,
+  other: Partial<UsualSettings> = {},
+): Planned {
+  const u: UsualSettings = { ...usualSettings, ...other };
   const list = new SettingList();
   switch (method) {
     case 'direct':
@@ -51,28 +60,28 @@ export function planFor(settings: Settings | undefined, method: Method, s: Start
     case 'star-delta': {
       const own = settings?.starDelta;
       const closed = list.word('start.starDelta.transition', 'Transition', own?.transition, 'open', 'the common kind') === 'closed';
-      const pause = closed ? 0 : list.time('start.starDelta.pause', 'Pause', own?.pause, usualSettings.pause, 'usual time for the star contactor to clear');
+      const pause = closed ? 0 : list.time('start.starDelta.pause', 'Pause', own?.pause, u.pause, 'usual time for the star contactor to clear');
       return { plan: changing({ method, pause }, 'start.starDelta', own, s, list), settings: list.all };
     }
     case 'autotransformer': {
       const own = settings?.autotransformer;
-      const ratio = list.share('start.autotransformer.tap', 'Tap', own?.tap, usualSettings.tap, 'the middle one of 50, 65 and 80 %');
+      const ratio = list.share('start.autotransformer.tap', 'Tap', own?.tap, u.tap, found(u.tap, usualSettings.tap, 'the middle one of 50, 65 and 80 %'));
       return { plan: changing({ method, tap: ratio }, 'start.autotransformer', own, s, list), settings: list.all };
     }
     case 'primary-reactor': {
       const own = settings?.reactor;
       const element = list.word('start.reactor.element', 'In series', own?.element, 'reactor', 'the common kind') === 'resistor' ? 'resistor' : 'reactor';
-      const share = list.share('start.reactor.share', 'Motor voltage at standstill', own?.share, usualSettings.reactorShare, 'usual first step');
+      const share = list.share('start.reactor.share', 'Motor voltage at standstill', own?.share, u.reactorShare, found(u.reactorShare, usualSettings.reactorShare, 'usual first step'));
       return { plan: changing({ method, element, share }, 'start.reactor', own, s, list), settings: list.all };
     }
     case 'soft-starter':
-      return { plan: softPlan(settings?.softStarter, s, list), settings: list.all };
+      return { plan: softPlan(settings?.softStarter, s, list, u), settings: list.all };
     case 'drive': {
       const own = settings?.drive;
-      const ramp = list.time('start.drive.ramp', 'Ramp to rated speed', own?.ramp, ...usualRamp(s, usualSettings.driveRamp));
+      const ramp = list.time('start.drive.ramp', 'Ramp to rated speed', own?.ramp, ...usualRamp(s, u.driveRamp));
       const limit = list.times('start.drive.limit', 'Current limit', own?.limit, aim.overload, 'the overload rating for this kind of load');
       const control = list.word('start.drive.control', 'Control', own?.control, 'vector', 'usual today; breakaway needs it') === 'scalar' ? 'scalar' : 'vector';
-      const boost = control === 'scalar' ? list.share('start.drive.boost', 'Boost at zero speed', own?.boost, usualSettings.boost, 'usual') : 0;
+      const boost = control === 'scalar' ? list.share('start.drive.boost', 'Boost at zero speed', own?.boost, u.boost, 'usual') : 0;
       return {
         plan: { method, ramp, limit: limit * s.ratedCurrent, speed: aim.speed, control, boost },
         settings: list.all,
@@ -81,27 +90,29 @@ export function planFor(settings: Settings | undefined, method: Method, s: Start
   }
 } // prettier-ignore
 
+/** Why a setting is taken: the usual one, or one found by simulating the others. */
+const found = (value: number, usual: number, why: string): string =>
+  value === usual ? why : 'found by simulating the usual ones';
+
 /** A usual ramp in s, shorter where the machine must be at speed sooner; and why. */
 function usualRamp(s: StartCase, usual: number): readonly [number, string] {
   const within = Number((0.7 * s.permitted).toPrecision(2));
   return within < usual ? [within, 'well within the permitted time'] : [usual, 'usual'];
 }
 
-function softPlan(own: Settings['softStarter'], s: StartCase, list: SettingList): Plan {
-  const limit = list.times('start.softStarter.limit', 'Current limit', own?.limit, usualSettings.softLimit, 'within the usual 3 to 4.5'); // prettier-ignore
+function softPlan(own: Settings['softStarter'], s: StartCase, list: SettingList, u: UsualSettings): Plan {
+  const limit = list.times('start.softStarter.limit', 'Current limit', own?.limit, u.softLimit, found(u.softLimit, usualSettings.softLimit, 'within the usual 3 to 4.5')); // prettier-ignore
   const word = list.word('start.softStarter.ramp', 'Ramp of', own?.ramp, 'voltage', 'the common kind');
   const ramp = word === 'torque' || word === 'none' ? word : 'voltage';
   const ramped = ramp !== 'none';
   const from = ramped
-    ? list.share('start.softStarter.from', ramp === 'voltage' ? 'Voltage at the start' : 'Torque at the start', own?.from, usualSettings.softFrom, 'usual') // prettier-ignore
+    ? list.share('start.softStarter.from', ramp === 'voltage' ? 'Voltage at the start' : 'Torque at the start', own?.from, u.softFrom, 'usual') // prettier-ignore
     : 1;
-  const time = ramped
-    ? list.time('start.softStarter.time', 'Ramp time', own?.time, ...usualRamp(s, usualSettings.softTime))
-    : 0;
+  const time = ramped ? list.time('start.softStarter.time', 'Ramp time', own?.time, ...usualRamp(s, u.softTime)) : 0;
   const kick = own?.kick && own.kick.value > 0 ? own.kick : undefined;
   if (kick) list.time('start.softStarter.kick', 'Kick', kick, 0, '');
   const voltage = kick
-    ? list.share('start.softStarter.kickVoltage', 'Kick voltage', own?.kickVoltage, usualSettings.kickVoltage, 'usual')
+    ? list.share('start.softStarter.kickVoltage', 'Kick voltage', own?.kickVoltage, u.kickVoltage, 'usual')
     : 1;
   return {
     method: 'soft-starter',

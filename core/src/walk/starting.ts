@@ -31,7 +31,7 @@ export interface StartPreview extends OverTime {
 
 /** Simulates one method with these settings; about a millisecond. */
 export function previewStart(s: Starting, method: Method, settings: Case['start']): StartPreview {
-  const { plan, settings: list } = planFor(settings, method, s.bench, s.aim);
+  const { plan, settings: list } = planFor(settings, method, s.bench, s.aim, s.usual);
   const run = simulate(s.bench, plan, true);
   return {
     method,
@@ -68,7 +68,7 @@ export function findSettings(s: Starting): FoundSetting[] {
   // Where nobody says how long a start may take, an overload relay does: its slowest usual class trips in half a minute.
   const bench = { ...s.bench, permitted: Math.min(s.bench.permitted, slowestClass) };
   const found: FoundSetting[] = [];
-  const soft = planFor(s.settings, 'soft-starter', bench, s.aim).plan;
+  const soft = planFor(s.settings, 'soft-starter', bench, s.aim, s.usual).plan;
   if (soft.method === 'soft-starter') {
     const { value, run } = lowestLimit(bench, soft);
     found.push({
@@ -83,7 +83,7 @@ export function findSettings(s: Starting): FoundSetting[] {
           : `At speed in ${writeQuantity(run.time ?? 0, 's')}; less does not bring it up within its time and heat.`,
     });
   }
-  const star = planFor(s.settings, 'star-delta', bench, s.aim).plan;
+  const star = planFor(s.settings, 'star-delta', bench, s.aim, s.usual).plan;
   if (star.method === 'star-delta') {
     const { value } = changeoverWindow(bench, star);
     found.push({
@@ -98,7 +98,7 @@ export function findSettings(s: Starting): FoundSetting[] {
           : `Star has done what it can at ${Math.round(value.speed)} r/min; later only heats.`,
     });
   }
-  const drive = planFor(s.settings, 'drive', bench, s.aim).plan;
+  const drive = planFor(s.settings, 'drive', bench, s.aim, s.usual).plan;
   if (drive.method === 'drive') {
     const { value } = shortestRamp(bench, drive);
     found.push({
@@ -153,7 +153,7 @@ const brief = (list: ArrayLike<number>, every: number): number[] => {
 export function firstCyclesOf(s: Starting, method: 'direct' | 'star-delta'): FirstCyclesView {
   const { bench } = s;
   const base = { circuit: bench.circuit, feed: bench.feed, inertia: bench.inertia, load: bench.load, duration: 0.4 };
-  const plan = planFor(s.settings, 'star-delta', bench, s.aim).plan;
+  const plan = planFor(s.settings, 'star-delta', bench, s.aim, s.usual).plan;
   const synchronous = (120 * bench.feed.frequency) / bench.circuit.poles;
   const changed = method === 'star-delta' && plan.method === 'star-delta';
   const speed = changed && plan.changeover.at === 'speed' ? plan.changeover.share * synchronous : 0.9 * synchronous;

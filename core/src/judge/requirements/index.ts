@@ -22,8 +22,6 @@ import { turndown } from './turndown';
 import { voltage } from './voltage';
 import { winding } from './winding';
 
-export { unlimitedStart } from './supply';
-
 /** All that is asked of a motor with its starter, in the order it is told. */
 export const asked = [
   power,

@@ -1,9 +1,7 @@
 import { percent } from '../../needs';
+import { unlimitedStart } from '../../practice';
 import { code } from '../code';
 import { passIf, requirement } from '../requirement';
-
-/** Some suppliers limit starting current from about here, W (common practice). */
-export const unlimitedStart = 4000;
 
 export const supply = requirement({
   id: 'supply',

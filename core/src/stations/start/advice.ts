@@ -13,7 +13,6 @@ import {
   gentlestStop,
   inertiaReserve,
   methodShares,
-  pointForTorque,
   reducedHookup,
   shareSource,
   startsPerHour,
@@ -21,34 +20,28 @@ import {
   type AnyPlan,
 } from '../../physics';
 import { q, writeQuantity } from '../../quantity';
-import type { Tried } from './compare';
+import { lossesOf, type Tried } from '../../runs';
 import { type Needs, percent, type Walk } from '../../needs';
 
 /** Heat from cold, starts an hour, cool-down. */
-export function tellHeat({ input, w }: Walk, needs: Needs, bench: StartCase, { method, run }: Tried): void {
+export function tellHeat({ w }: Walk, needs: Needs, { method, run, bench, problems }: Tried): void {
   if (run?.outcome !== 'running') return;
   w.figure('start.coldUse', coldShare, {
     h: `start.${method}.thermalUse`,
     k_c: prescribed(q(coldStall, '1'), coldStallPractice),
   });
-  const c = bench.circuit;
-  const lossesAt = (torque: number): number | undefined => {
-    const p = pointForTorque(c, bench.feed.voltage, bench.feed.frequency, torque);
-    return p && p.input - p.output;
-  };
-  const rated = lossesAt(bench.ratedTorque);
-  const running = lossesAt(needs.load.torque);
-  if (rated === undefined || running === undefined) return;
+  const losses = lossesOf(needs, bench);
+  if (!losses) return;
   const source = model('Losses by the circuit', 'at rated torque and at the load’s');
   const z = w.figure('start.startsPerHour', startsPerHour, {
-    P_r: prescribed(q(rated, 'W'), source),
-    P_run: prescribed(q(running, 'W'), source),
+    P_r: prescribed(q(losses.rated, 'W'), source),
+    P_run: prescribed(q(losses.running, 'W'), source),
     E_st: prescribed(q(run.energy.stator + run.energy.rotor, 'J'), model('Heat of the simulated start', 'stator and rotor')),
   });
-  const wanted = input.load?.startsPerHour;
   if (z === undefined) return;
-  if (wanted !== undefined && wanted > z)
-    w.finding('start.too-often', 'caution', `${wanted} starts an hour asked; by heat it bears about ${writeQuantity(z, '1/h')} at this load. Start gentler, take a larger motor, or leave it running.`, { fields: ['load.startsPerHour'], figures: ['start.startsPerHour'] });
+  const often = problems.find((p) => p.id === 'start.too-often');
+  if (often)
+    w.finding('start.too-often', often.level === 'fail' ? 'stop' : 'caution', often.text, { fields: ['load.startsPerHour'], figures: ['start.startsPerHour'] });
   if (z > 0)
     w.fact('start.cool-down', 'Between starts', `About ${writeQuantity(3600 / z, 's')} running between two starts keeps the mean heat at full load’s.`, commonPractice('Mean heat'), { figures: ['start.startsPerHour'], estimate: true });
 } // prettier-ignore

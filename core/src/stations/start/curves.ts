@@ -9,7 +9,7 @@ import {
   type StartCase,
   type Trace,
 } from '../../physics';
-import type { Tried } from './compare';
+import type { Tried } from '../../runs';
 
 /** Rounded to so many decimals: what a chart can show, and no more to keep. */
 const rounded = (list: ArrayLike<number>, decimals: number): number[] => {

@@ -1,4 +1,4 @@
-import { definition, type Method, type Source, type StartId } from '../../contract';
+import { definition, model, type Method, type Source, type StartId } from '../../contract';
 import { assumed, field, prescribed, type Given } from '../../law';
 import {
   driveLineCurrent,
@@ -16,6 +16,7 @@ import {
   torqueReserve,
   voltageDip,
   type MethodShares,
+  type StandstillSettings,
 } from '../../physics';
 import { q } from '../../quantity';
 import { driveOverload, type Needs, percent, type Subject, type Walk } from '../../needs';
@@ -28,6 +29,8 @@ export interface Standstill {
   readonly subject: Subject;
   readonly supply: Given<'V'>;
   readonly known: boolean;
+  /** Tap, share and limit as they are set or were found. */
+  readonly starter: StandstillSettings;
 }
 
 /** Where nothing is simulated, standstill is taken for the peak. */
@@ -44,17 +47,17 @@ export function peakAtStandstill(at: Standstill, method: Method): void {
 
 /** Line current at standstill of one method, in closed form. */
 function tellCurrent(
-  { walk: { w }, needs, subject, supply: U }: Standstill,
+  { walk: { w, input }, needs, subject, supply: U, starter }: Standstill,
   method: Method,
   id: StartId<'peakCurrent' | 'standstillCurrent'>,
 ): void {
-  const shares = methodShares(method, needs.starter);
+  const shares = methodShares(method, starter);
   const line = { U, Z_s: 'start.sourceImpedance', Z_LR: 'start.lockedRotorImpedance' } as const;
   if (shares) w.figure(id, startingCurrent, { ...line, c: prescribed(q(shares.current, '1'), sourceOf(shares)) });
   else if (method === 'soft-starter')
     w.figure(id, limitedCurrent, {
       ...line,
-      m: limitOf(needs),
+      m: limitOf(starter, input.start?.softStarter?.limit !== undefined),
       I_n: subject.current,
     });
   else w.figure(id, driveLineCurrent, { k: overloadOf(needs), I_n: subject.current });
@@ -65,18 +68,20 @@ function sourceOf(shares: MethodShares): Source {
   if (shares.tap === undefined) return shareSource;
   return shares.tap === tap ? tapPractice : definition('Tap as set', `${percent(shares.tap)} of line voltage`);
 }
-function limitOf(needs: Needs): Given<'1'> {
-  const limit = q(needs.starter.softLimit, '1');
-  return limit === softLimit ? prescribed(limit, softLimitPractice) : field('start.softStarter.limit', limit);
+function limitOf(starter: StandstillSettings, set: boolean): Given<'1'> {
+  const limit = q(starter.softLimit, '1');
+  if (set) return field('start.softStarter.limit', limit);
+  return prescribed(limit, limit === softLimit ? softLimitPractice : foundSetting);
 }
+const foundSetting = model('Setting found by simulating', 'the first usual one with nothing against it');
 const overloadOf = (needs: Needs): Given<'1'> =>
   field('load.shape', q(driveOverload(needs), '1'), `${driveOverload(needs)} × for this kind of load`);
 
 /** Standstill current, torque and dip of one method, in closed form. */
 export function tellStandstill(at: Standstill, method: Method): void {
-  const { walk, needs, subject, supply, known } = at;
+  const { walk, needs, subject, supply, known, starter } = at;
   const { w } = walk;
-  const shares = methodShares(method, needs.starter);
+  const shares = methodShares(method, starter);
   tellCurrent(at, method, `start.${method}.standstillCurrent`);
   if (known)
     w.figure(`start.${method}.standstillDip`, voltageDip, {

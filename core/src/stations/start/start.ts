@@ -12,16 +12,17 @@ import {
   seenLength,
   torqueFromPower,
   type Run,
+  type StandstillSettings,
   type StartCase,
 } from '../../physics';
 import { q } from '../../quantity';
 import { percent, type Needs, type Subject, type Walk } from '../../needs';
-import { benchFor, startOf, type DriveAim, type Started } from '../../runs';
+import { benchFor, triedOf, type DriveAim, type Tried, type UsualSettings } from '../../runs';
 import { methodNames } from '../../contract';
 import { machineView, tellFitted } from './machine';
 import { isPump, tellAdvice, tellHeat, tellInertiaLimit } from './advice';
 import { tellBench } from './bench';
-import { recommend, rowOf, tryMethod, type Tried } from './compare';
+import { recommend, rowOf } from './compare';
 import { curvesOf } from './curves';
 import { judgeStandstill, peakAtStandstill, tellStandstill, type Standstill } from './standstill';
 
@@ -37,6 +38,8 @@ export interface Starting {
   readonly bench: StartCase;
   readonly aim: DriveAim;
   readonly settings: Case['start'];
+  /** What was found to be set where the case leaves it open. */
+  readonly usual: Partial<UsualSettings>;
   /** The subject's own method. */
   readonly method: Method;
   readonly pipe: number | undefined;
@@ -80,9 +83,10 @@ export function tellStart(walk: Walk, needs: Needs, subject: Subject): StartTold
       },
     );
   }
-  const still: Standstill = { walk, needs, subject, supply, known };
+  const tried = triedAll(needs, subject);
+  const still: Standstill = { walk, needs, subject, supply, known, starter: startersOf(needs, tried) };
   for (const method of methods) tellStandstill(still, method);
-  const told = simulateAll(still);
+  const told = tellSimulated(still, tried);
   if (!told) {
     for (const method of methods) peakAtStandstill(still, method);
     judgeStandstill(walk, subject);
@@ -90,8 +94,25 @@ export function tellStart(walk: Walk, needs: Needs, subject: Subject): StartTold
   return told;
 }
 
-/** Every method on the bench; undefined where the motor's circuit or the supply's voltage is not known. */
-function simulateAll(still: Standstill): StartTold | undefined {
+/** Every method of the subject's motor, simulated; none where its circuit or the supply's voltage is not known. */
+function triedAll(needs: Needs, { motor, method }: Subject): readonly Tried[] {
+  if (!motor) return [];
+  return methods.flatMap((m) => triedOf(needs, motor, m, m === (method ?? 'direct')) ?? []);
+}
+
+/** Settings that standstill depends on, as they were found. */
+const startersOf = ({ starter }: Needs, tried: readonly Tried[]): StandstillSettings =>
+  tried.reduce(
+    (all, { usual }) => ({
+      tap: usual.tap ?? all.tap,
+      reactorShare: usual.reactorShare ?? all.reactorShare,
+      softLimit: usual.softLimit ?? all.softLimit,
+    }),
+    starter,
+  );
+
+/** What the simulated starts say; undefined where nothing could be simulated. */
+function tellSimulated(still: Standstill, tried: readonly Tried[]): StartTold | undefined {
   const { walk, needs, subject, supply } = still;
   const { input } = walk;
   const { motor } = subject;
@@ -100,12 +121,6 @@ function simulateAll(still: Standstill): StartTold | undefined {
   tellBench(walk, needs, subject, motor);
   if (bench.fitted) tellFitted(walk, bench.fitted, motor.name);
   const chosen = subject.method ?? 'direct';
-  const started = (m: Method): Started | undefined => startOf(needs, motor, m, m === chosen);
-  const directPeak = started('direct')?.run?.peakLine;
-  const tried = methods.flatMap((m) => {
-    const start = started(m);
-    return start ? [tryMethod(needs, motor, bench, start, m === 'direct' ? undefined : directPeak)] : [];
-  });
   for (const t of tried) {
     if (t.run) tellRun(walk, needs, bench, subject, t.method, t.run, supply);
     else peakAtStandstill(still, t.method);
@@ -118,11 +133,11 @@ function simulateAll(still: Standstill): StartTold | undefined {
       own,
       tried.find((t) => t.method === 'direct'),
     );
-    tellHeat(walk, needs, bench, own);
+    tellHeat(walk, needs, own);
     tellAdvice(walk, bench, own);
   }
   tellInertiaLimit(walk, motor);
-  const rows = tried.map((t) => rowOf(needs, subject, bench, t));
+  const rows = tried.map((t) => rowOf(needs, subject, t));
   const assumedOfMotor = motor.assumed
     ? [
         ...motor.assumed.map((f) => `${f.replace(/([A-Z])/g, ' $1').toLowerCase()}: usual for the rating`),
@@ -140,6 +155,7 @@ function simulateAll(still: Standstill): StartTold | undefined {
       bench,
       aim: bench.aim,
       settings: input.start,
+      usual: Object.assign({}, ...tried.map((t) => t.usual)) as Partial<UsualSettings>,
       method: chosen,
       pipe: input.start?.softStarter?.pipe?.value,
       pump: isPump(input),
@@ -204,8 +220,9 @@ function judgeSubject({ w, rules }: Walk, needs: Needs, own: Tried, direct: Trie
   const { method } = own;
   for (const problem of own.problems) {
     if (problem.id === 'start.no-speed-control' || problem.id === 'start.source-unknown') continue;
+    if (problem.id === 'start.too-often') continue;
     const id = problem.id === 'start.too-hot' ? 'start.too-long' : problem.id;
-    w.finding(id, problem.level === 'fail' ? 'stop' : 'caution', `${methodNames[method]}: ${advised(problem.text, problem.id, w.text(`start.${method}.largestMotor`))}`, {
+    w.finding(id, findingLevel[problem.level], `${methodNames[method]}: ${advised(problem.text, problem.id, w.text(`start.${method}.largestMotor`))}`, {
       fields: fieldsOf[problem.id] ?? ['method'],
       figures: figuresOf(problem.id, method),
     });
@@ -219,6 +236,8 @@ function judgeSubject({ w, rules }: Walk, needs: Needs, own: Tried, direct: Trie
       { fields: ['supply.source'], figures: ['start.direct.voltageDip', 'start.direct.peakCurrent'] },
     );
 } // prettier-ignore
+
+const findingLevel = { fail: 'stop', caution: 'caution', note: 'note' } as const;
 
 function advised(text: string, id: string, largest: string): string {
   switch (id) {

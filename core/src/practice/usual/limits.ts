@@ -1,0 +1,9 @@
+/** Some suppliers limit starting current from about here, W (common practice). */
+export const unlimitedStart = 4000;
+
+/** A miss of a house rule's limit by no more than this share of it is tight, and passes; a physical limit stays one. */
+export const tight = 0.02;
+
+/** Whether a value keeps a house rule's upper limit, only just misses it, or does not. */
+export const keeps = (value: number, limit: number): 'well' | 'tight' | 'not' =>
+  value <= limit ? 'well' : value <= limit * (1 + tight) ? 'tight' : 'not';
