@@ -10,6 +10,7 @@ await build({
     'bench-start': 'bench/start.ts',
     golden: 'bench/golden.ts',
     fuzz: 'bench/fuzz.ts',
+    choice: 'bench/choice.ts',
   },
   outdir: 'dist',
   outExtension: { '.js': '.mjs' },

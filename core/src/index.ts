@@ -8,7 +8,7 @@ export * from './catalogue';
 export * from './case';
 export * as nameplate from './nameplate';
 export { type Needs } from './needs';
-export { judge, requirements, type Judged, type RequirementId } from './judge';
+export { findFirst, judge, judgeWhole, requirements, type Judged, type RequirementId } from './judge';
 export * as runs from './runs';
 export { enclosureTable, type Starting } from './stations';
 export * from './walk';

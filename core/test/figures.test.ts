@@ -182,7 +182,6 @@ describe('speed, choice and point', () => {
       'choice.peakReserve': figure(r, 'choice.breakdownTorque') / (1.3 * torqueOf(P, 1750)) - 1,
       'drive.maxSpeed': motor.maxSpeed,
       'drive.peakVoltage': 2 * Math.SQRT2 * 480,
-      'drive.cableLimit': 15,
       // 5 °C above what 1500 m leaves of 40 °C: the motor bears 1 % less for each.
       'place.motorDerating': 0.95,
     });
@@ -277,9 +276,7 @@ describe('every method’s start', () => {
     });
   });
   it.each(methods.filter((m) => m !== 'star-delta'))('%s simulated', (method) => {
-    const run = runs.triedOf(needs, motor, method)?.run;
-    const traced = runs.triedOf(needs, motor, method, true)?.run;
-    const told = method === 'direct' ? traced : run;
+    const told = runs.triedOf(needs, motor, method)?.run;
     if (!told) expect.fail('not run');
     const id = (kind: string): string => `start.${method}.${kind}`;
     // Without an offset behind phase control; else by R over X of source, cable and machine.

@@ -8,20 +8,26 @@ const relative = (value: number, expected: number, share: number): void =>
   expect(Math.abs(value / expected - 1)).toBeLessThanOrEqual(share);
 
 describe('load by hand on the floor (common practice)', () => {
-  const result = solved({
+  const text = {
     format: 'pilgrim.case/1',
     practice: 'north-america',
     load: {
       demand: { kind: 'pull', force: '200 lbf', radius: '0.25 ft', speed: '72 rpm' },
       train: { kind: 'gearbox', ratio: 25, efficiency: 1 },
     },
-  });
+  } as const;
+  const result = solved(text);
   it('200 lbf at a quarter foot through 25:1 is 2 lbf·ft at the motor', () => {
     relative(figure(result, 'load.motorTorque') / (4.4482216152605 * 0.3048), 2, 0.002);
   });
-  it('and at 1800 r/min 0.685 hp, so that 1 hp is chosen with a margin', () => {
+  it('and at 1800 r/min 0.685 hp: the next size is ¾ hp, half a per cent short of a tenth more (tight); with more margin 1 hp', () => {
     relative(figure(result, 'load.motorPower') / horsepower, 0.685, 0.002);
-    expect(result.choice?.motor.power).toBe('1 hp');
+    expect(result.choice?.motor.power).toBe('3/4 hp');
+    expect(result.candidates[0]?.verdicts.find((v) => v.requirement === 'power')).toMatchObject({
+      outcome: 'pass',
+      tight: true,
+    });
+    expect(solved({ ...text, rules: { sizingMargin: 1.15 } }).choice?.motor.power).toBe('1 hp');
   });
   it('hp is lbf·ft × r/min ÷ 5252 (definition: 550 ft·lbf/s)', () => {
     const watts = physics.powerFromTorque.of({ T: q(4.4482216152605 * 0.3048, 'N.m'), n: q(1, 'rpm') });

@@ -254,17 +254,19 @@ describe('house rules', () => {
         'life-cycle': (c: (typeof passing)[number]) => c.cost.lifeCycle,
       }[ranking];
       const values = passing.map(key);
-      for (const value of values) expect(values[0]).toBeLessThanOrEqual(value + 0.011);
+      // Costs within the house rule count as equal: the first need not be the cheapest by a hair.
+      const equal = ranking === 'life-cycle' ? 1.02 : 1;
+      for (const value of values) expect(values[0]).toBeLessThanOrEqual(value * equal + 0.011);
     },
   );
 });
 
 describe('what the result carries beside the figures', () => {
   const r = solved(conveyor);
-  it('every candidate once, the best method of each, at most fifty, passing before cautioned before failing', () => {
+  it('every candidate once, the best method of each, at most fifty, what fails after all else', () => {
     expect(r.candidates).toHaveLength(50);
     expect(new Set(r.candidates.map((c) => c.motor.id)).size).toBe(50);
-    const order = r.candidates.map((c) => ['pass', 'caution', 'fail'].indexOf(c.outcome));
+    const order = r.candidates.map((c) => Number(c.outcome === 'fail'));
     expect(order).toEqual(order.toSorted((a, b) => a - b));
   });
   it('counts add up', () => {
@@ -305,7 +307,8 @@ describe('what the result carries beside the figures', () => {
     expect(r.figures['cost.oldEnergy']?.assumed.map((a) => a.field)).toContain('speed.control');
     const bare = solved({ format: 'pilgrim.case/1', practice: 'iec', load: conveyor.load });
     const said = bare.findings.find((f) => f.id === 'choice.assumed')?.text ?? '';
-    for (const words of ['fixed speed', 'clean, dry place', '4000 h', '0.15 per kWh']) expect(said).toContain(words);
+    for (const words of ['fixed speed', 'at least what stood there', '4000 h', '0.15 per kWh'])
+      expect(said).toContain(words);
   });
   it('a station’s state is its worst finding, and empty where its key figure is missing', () => {
     const empty = solved({ format: 'pilgrim.case/1', practice: 'iec' });

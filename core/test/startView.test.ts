@@ -75,7 +75,8 @@ describe('curves of the start', () => {
     expect(time.length).toBeGreaterThan(50);
     for (const [i, t] of time.entries()) if (i > 0) expect(t).toBeGreaterThanOrEqual(time[i - 1] ?? -1);
     expect(time.at(-1)).toBeGreaterThanOrEqual((row(r, 'direct').run?.time ?? NaN) - 1e-3);
-    expect(speed.at(-1)).toBeCloseTo(row(r, 'direct').run?.endSpeed ?? 0, 0);
+    // A trace asks for shorter steps than the run that was judged.
+    expect(Math.abs((speed.at(-1) ?? 0) / (row(r, 'direct').run?.endSpeed ?? 1) - 1)).toBeLessThan(1e-3);
     // Heat only rises while it starts; the bus is lowest where the line draws most.
     expect(heat.at(-1)).toBe(Math.max(...heat));
     expect(bus.indexOf(Math.min(...bus))).toBe(line.indexOf(Math.max(...line)));

@@ -379,8 +379,16 @@ describe('Drive', () => {
   };
   it('a general-purpose motor at a fifth of its speed under full torque is below its turndown', () => {
     const r = solved({ ...driven, motor: { catalogue: 'na-tefc-5hp-4p' } });
-    expect(findingIds(r)).toContain('drive.below-turndown');
-    expect(r.choice).toBeNull();
+    // A blower of its own answers it, and is counted: no caution stands beside the choice.
+    expect(r.candidates[0]?.verdicts.find((v) => v.requirement === 'turndown')).toMatchObject({
+      outcome: 'pass',
+      remedy: { kind: 'blower' },
+    });
+    expect(findingIds(r)).toContain('drive.remedy');
+    expect(findingIds(r)).not.toContain('drive.below-turndown');
+    const open = solved({ ...driven, place: { dirt: 'clean', water: 'dry' }, motor: { catalogue: 'na-odp-5hp-4p' } });
+    expect(findingIds(open)).toContain('drive.below-turndown');
+    expect(open.choice).toBeNull();
     expect(solved(driven).choice?.motor.enclosure).toContain('inverter duty');
   });
   it('below 30 r/min an encoder is wanted', () => {

@@ -158,9 +158,9 @@ describe('what each station says of itself', () => {
 describe('why this one', () => {
   const reasons = (text: CaseText): string => solved(text).choice?.reasons.join(' ') ?? '';
   it('says first of how many and by what', () => {
-    expect(reasons({ ...base, rules: { ranking: 'price' } })).toMatch(/First of \d+ motors by price among those/);
-    expect(reasons({ ...base, rules: { ranking: 'efficiency' } })).toMatch(/First of \d+ motors by efficiency among/);
-    expect(reasons({ ...base, rules: { ranking: 'margin' } })).toMatch(/First of \d+ motors by margin among/);
+    expect(reasons({ ...base, rules: { ranking: 'price' } })).toMatch(/First of \d+ motors by price/);
+    expect(reasons({ ...base, rules: { ranking: 'efficiency' } })).toMatch(/First of \d+ motors by efficiency/);
+    expect(reasons({ ...base, rules: { ranking: 'margin' } })).toMatch(/First of \d+ motors by margin/);
   });
   it('says why not smaller, with the verdict that fails', () => {
     expect(reasons({ ...base, method: 'direct' })).toMatch(/Not the next size down, \d+ hp: /);

@@ -25,6 +25,12 @@ const verdict = z.strictObject({
   figures: z.array(z.string()),
   /** Why the engineer let this requirement not count; null where it counts. */
   waived: z.string().nullable(),
+  /** It only just misses a house rule, and passes. */
+  tight: z.boolean(),
+  /** What is bought or set to make it pass; its price counts. */
+  remedy: z.strictObject({ kind: z.string(), text: z.string(), priceIndex: z.number() }).nullable(),
+  /** An input nobody gave, with the limit up to or from which it passes. */
+  condition: z.strictObject({ field: z.string(), limit: z.string(), text: z.string() }).nullable(),
 });
 export type Verdict = Frozen<z.output<typeof verdict>>;
 
@@ -84,7 +90,22 @@ export type Candidate = Frozen<z.output<typeof candidate>>;
 const methodVerdict = z.strictObject({ method, outcome, verdicts: z.array(verdict) });
 export type MethodVerdict = Frozen<z.output<typeof methodVerdict>>;
 
-const choice = z.strictObject({ motor, method, control, outcome, reasons: z.array(z.string()) });
+/** The best candidate with neither open caution nor condition, where it is another one. */
+const closed = z.strictObject({ motor, method, control, costsMore: z.number(), text: z.string() });
+const choice = z.strictObject({
+  motor,
+  method,
+  control,
+  outcome,
+  /** Whether a load was given, or the old motor's rating stands for it. */
+  basis: z.enum(['load', 'plate']),
+  reasons: z.array(z.string()),
+  closed: closed.nullable(),
+  /** Those that cost the same within the house rule, and what decided between them; null where it stands alone. */
+  tie: z.strictObject({ count: z.number(), by: z.string() }).nullable(),
+  /** Starts that were simulated to find it. */
+  runs: z.number(),
+});
 export type Choice = Frozen<z.output<typeof choice>>;
 
 /** What the way shows of a station: its state, its one key figure in words, and the fields it still wants. */

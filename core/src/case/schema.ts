@@ -9,6 +9,7 @@ import {
   methods,
   mountings,
   plateConditions,
+  errands,
   practiceIds,
   shapes,
   speedNeeds,
@@ -397,6 +398,8 @@ export const caseSchema = z.strictObject(
     format: z.literal('pilgrim.case/1', { error: 'must be "pilgrim.case/1"' }),
     name: text().optional(),
     practice: oneOf(practiceIds),
+    /** What brought the engineer here: it orders what is asked, never what is true. */
+    errand: oneOf(errands).optional(),
     rules: rules.optional(),
     plate: oldPlate.optional(),
     measured: measured.optional(),
@@ -492,9 +495,15 @@ export const caseSchema = z.strictObject(
       })
       .optional(),
     motor: z
-      .strictObject({ catalogue: text(80).optional(), plate: plateSchema.optional(), circuit: circuit.optional() })
+      .strictObject({
+        catalogue: text(80).optional(),
+        plate: plateSchema.optional(),
+        circuit: circuit.optional(),
+        /** The motor on the case's own plate stays. */
+        existing: z.literal(true, { error: 'must be true, or left out' }).optional(),
+      })
       .refine((m) => Object.values(m).filter((x) => x !== undefined).length === 1, {
-        error: 'must hold one of catalogue, plate or circuit',
+        error: 'must hold one of catalogue, plate, circuit or existing',
       })
       .nullish(),
     method: z.enum(methods, { error: () => `must be one of ${methods.join(', ')}, or null` }).nullish(),

@@ -7,6 +7,7 @@ export interface MotorColumns {
   readonly power: Float64Array;
   readonly speed: Float64Array;
   readonly synchronous: Float64Array;
+  readonly poles: Float64Array;
   readonly efficiency: Float64Array;
   readonly efficiencyMinimum: Float64Array;
   readonly ratedTorque: Float64Array;
@@ -28,6 +29,7 @@ export function motorColumns(motors: readonly Motor[] = genericMotors()): MotorC
     power: column((m) => m.power),
     speed: column((m) => m.speed),
     synchronous: column((m) => (120 * m.frequency) / m.poles),
+    poles: column((m) => m.poles),
     efficiency: column((m) => m.efficiency),
     efficiencyMinimum: column((m) => m.efficiencyMinimum),
     ratedTorque: column(ratedTorque),

@@ -50,6 +50,7 @@ export const findingLevels = {
   'replacement.unknown': ['caution'],
   'replacement.speed': ['caution', 'note'],
   'load.missing': ['caution'],
+  'load.from-plate': ['note'],
   'load.train-twice': ['caution'],
   'load.sheave-unused': ['note'],
   'load.belt-pull': ['caution', 'note'],
@@ -87,6 +88,7 @@ export const findingLevels = {
   'choice.unknown-requirement': ['caution'],
   'choice.waived': ['caution'],
   'choice.assumed': ['note'],
+  'choice.oversize': ['caution', 'note'],
   'choice.impossible': ['caution'],
   'choice.none': ['caution'],
   'choice.uncertain-load': ['caution'],
@@ -116,9 +118,10 @@ export const findingLevels = {
   'drive.too-large': ['caution'],
   'drive.power-match': ['caution', 'note'],
   'drive.below-turndown': ['caution'],
+  'drive.remedy': ['note'],
   'drive.encoder': ['caution'],
   'drive.above-max-speed': ['stop'],
-  'drive.cable-too-long': ['caution'],
+  'drive.cable-too-long': ['caution', 'note'],
   'cost.no-saving': ['caution'],
 } as const satisfies Record<`${string}.${string}`, readonly Level[]>;
 

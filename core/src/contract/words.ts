@@ -35,6 +35,9 @@ export const causes = [
   'unknown',
 ] as const;
 
+/** What brings an engineer here; `control`: a starter or drive for the motor that is there. */
+export const errands = ['failed', 'new', 'overloaded', 'wasteful', 'read', 'control'] as const;
+
 export const practiceIds = ['north-america', 'iec'] as const;
 export const plateConditions = ['legible', 'missing', 'burnt'] as const;
 export const dirts = ['clean', 'dusty', 'dirty'] as const;

@@ -1,9 +1,11 @@
-import { ratedTorque, starterPriceIndex, type Motor } from '../catalogue';
+import { ratedTorque, type Motor } from '../catalogue';
 import type { Candidate, CandidateMotor, Control, MethodVerdict, Verdict } from '../case';
 import { methodNames, type Method } from '../contract';
 import { connectionFor, directSpeed, driveCurrentAsked, matchDrive, type Needs } from '../needs';
 import { writeQuantity } from '../quantity';
-import { entryVerdict, outcomeOf, type Judged } from './asked';
+import { triedOf } from '../runs';
+import { remedyKinds, remedyPrice } from '../practice';
+import { answer, columnOf, entryVerdict, outcomeOf, R, remedyNamed, type Judged } from './asked';
 import type { Looked } from './requirement';
 import { asked } from './requirements';
 
@@ -23,7 +25,7 @@ export function explain(needs: Needs, judged: Judged, entry: number): Candidate 
     verdicts,
     change,
     cost: {
-      priceIndex: motor.priceIndex + starterPriceIndex(method, motor.power),
+      priceIndex: Math.round(judged.price[entry] ?? 0),
       lifeCycle: Math.round(judged.lifeCycle[entry] ?? 0),
       assumed: needs.assumed,
     },
@@ -84,13 +86,15 @@ function verdictsOf(
   method: Method,
 ): { readonly verdicts: Verdict[]; readonly change: string | null } {
   const direct = directSpeed(needs, judged.columns, i);
+  const tried = judged.simulated[entry] ? triedOf(needs, motor, method) : undefined;
   const verdicts: Verdict[] = [];
   const cures: string[] = [];
   for (const requirement of asked) {
     const found = entryVerdict(judged, entry, requirement.id);
     if (!found) continue;
-    const { outcome, margin } = found;
-    const looked: Looked = { outcome, margin, needs, motor, method, direct };
+    const { outcome, margin, answered } = found;
+    const looked: Looked = { outcome, margin, needs, motor, method, direct, tried };
+    const kind = remedyNamed(remedyKinds, judged.answers[entry * R + columnOf(requirement.id)] ?? answer.none);
     const waived = needs.waived.get(requirement.id) ?? null;
     verdicts.push({
       requirement: requirement.id,
@@ -99,6 +103,12 @@ function verdictsOf(
       text: requirement.sentence(looked),
       figures: requirement.figures,
       waived,
+      tight: outcome === 'pass' && requirement.told && margin < 0 && answered === undefined,
+      remedy:
+        kind === undefined
+          ? null
+          : { kind, text: requirement.remedied(looked), priceIndex: remedyPrice(kind, motor.power) },
+      condition: answered === 'condition' ? (requirement.holdsIf(looked) ?? null) : null,
     });
     if (outcome === 'fail' && waived === null) cures.push(requirement.cure(looked));
   }

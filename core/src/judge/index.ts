@@ -1,4 +1,5 @@
-export { entryVerdict, outcomeOf, type Judged } from './asked';
-export { judge } from './judge';
+export { entryVerdict, outcomeOf, type Judged, type Tie } from './asked';
+export { judge, simulateEntry } from './judge';
+export { closedOf, findFirst, judgeWhole } from './search';
 export { explain, explainMethods, motorView } from './explain';
 export { asked, requirements, type RequirementId } from './requirements';

@@ -1,29 +1,20 @@
-import { motorColumns, type Motor } from '../catalogue';
+import { genericMotors, motorColumns, type Motor } from '../catalogue';
 import type { Method } from '../contract';
 import { directSpeed, driveOverload, inputOf, settledSpeed, type Needs } from '../needs';
 import { isVariableTorque, methodShares, presentValue, shaftPower, speedRatio, torqueRatio } from '../physics';
-import { presentRatio } from '../practice';
-import { columnOf, R, type Judged } from './asked';
+import { presentRatio, remedyKinds, remedyPrice } from '../practice';
+import { triedOf, type Tried } from '../runs';
+import { answer, columnOf, R, type Judged } from './asked';
 import { buildColumns, starterPrices, supplyColumns } from './columns';
 import { code } from './code';
-import type { Bench, Entry } from './requirement';
+import { problemCode, type Bench, type Entry } from './requirement';
 import { asked } from './requirements';
 
-/** Judges every motor with every method against the needs. Records nothing; closed forms and one bracketed root each. */
-export function judge(needs: Needs, motors: readonly Motor[], methods: readonly Method[]): Judged {
+/** Judges every motor with every method against the needs: closed forms and one bracketed root each. Simulates nothing. */
+export function judge(needs: Needs, motors: readonly Motor[], methods: readonly Method[], pinned = false): Judged {
   const columns = motorColumns(motors);
   const M = methods.length;
   const entries = motors.length * M;
-  const outcomes = new Int8Array(entries * R).fill(code.none);
-  const margins = new Float64Array(entries * R);
-  const worst = new Int8Array(entries);
-  const lifeCycle = new Float64Array(entries);
-  const rank = new Float64Array(entries);
-  const bests = new Int32Array(motors.length);
-  const prices = starterPrices(needs.practice, motors, methods);
-  const judged = asked.flatMap((of, column) =>
-    of.applies(needs) ? [{ of, column, counts: !needs.waived.has(of.id) }] : [],
-  );
   const bench: Bench = {
     needs,
     motors,
@@ -34,49 +25,165 @@ export function judge(needs: Needs, motors: readonly Motor[], methods: readonly 
     runUp: runUpRatio(needs),
     overload: driveOverload(needs),
     variableTorque: isVariableTorque(needs.load.shape),
+    simulates: needs.supply.voltage !== undefined && needs.load.startKnown,
+    smallest: smallestOf(needs.practice.id),
+    pinned,
   };
-  const year: Year = { ratios: yearRatios(needs), annuity: presentValue(needs.discountRate, needs.years) };
-  const at = newEntry();
-  const shares = methods.map((method) => methodShares(method, needs.starter));
-  const power = columnOf('power');
+  const judged: Judged = {
+    bench,
+    columns,
+    methods,
+    outcomes: new Int8Array(entries * R).fill(code.none),
+    margins: new Float64Array(entries * R),
+    answers: new Int8Array(entries * R),
+    worst: new Int8Array(entries),
+    open: new Int8Array(entries),
+    conditions: new Int8Array(entries),
+    price: new Float64Array(entries),
+    lifeCycle: new Float64Array(entries),
+    rank: new Float64Array(entries),
+    simulated: new Uint8Array(entries),
+    order: new Int32Array(motors.length),
+    runs: 0,
+    tie: undefined,
+  };
+  const assess = assessor(judged);
   for (let i = 0; i < motors.length; i++) {
     const direct = directSpeed(needs, columns, i);
-    let best = i * M;
-    for (let m = 0; m < M; m++) {
-      const entry = i * M + m;
-      const method = methods[m] ?? 'direct';
-      moveTo(at, bench, i, method, shares[m], direct);
-      let bad: number = code.pass;
-      let shortfall = 0;
-      for (const { of, column, counts } of judged) {
-        const outcome = of.judge(bench, at);
-        if (outcome === code.none) continue;
-        const margin = bounded(at.margin);
-        outcomes[entry * R + column] = outcome;
-        margins[entry * R + column] = margin;
-        if (!counts) continue;
-        if (outcome > bad) bad = outcome;
-        if (outcome === code.fail) shortfall += 1 + Math.min(10, Math.max(0, -margin));
-      }
-      worst[entry] = bad;
-      const price = (columns.priceIndex[i] ?? 0) + (prices[entry] ?? 0);
-      const cost = price + energyCost(bench, year, i, method, direct);
-      lifeCycle[entry] = cost;
-      rank[entry] = bad === code.fail ? shortfall : rankValue(bench, i, cost, price, margins[entry * R + power] ?? 0);
-      if (before(entry, best) < 0) best = entry;
-    }
-    bests[i] = best;
+    for (let m = 0; m < M; m++) assess(i, m, direct, undefined);
+    judged.order[i] = bestOf(judged, i);
   }
-  function before(a: number, b: number): number {
-    return (
-      (worst[a] ?? 0) - (worst[b] ?? 0) ||
-      (rank[a] ?? 0) - (rank[b] ?? 0) ||
-      (lifeCycle[a] ?? 0) - (lifeCycle[b] ?? 0) ||
-      a - b
-    );
-  }
-  return { columns, methods, outcomes, margins, worst, lifeCycle, rank, order: bests.sort(before) };
+  judged.order.sort((a, b) => before(judged, a, b));
+  return judged;
 }
+
+type Assess = (i: number, m: number, direct: number, tried: Tried | undefined) => void;
+const assessors = new WeakMap<Judged, Assess>();
+
+/** Judges one entry, by closed forms or by its simulated start, and writes its columns. */
+function assessor(judged: Judged): Assess {
+  const known = assessors.get(judged);
+  if (known) return known;
+  const { bench, columns, methods, outcomes, margins, answers } = judged;
+  const { needs } = bench;
+  const M = methods.length;
+  const starters = starterPrices(needs.practice, bench.motors, methods);
+  const list = asked.flatMap((of, column) =>
+    of.applies(needs) ? [{ of, column, counts: !needs.waived.has(of.id) }] : [],
+  );
+  const year: Year = { ratios: yearRatios(needs), annuity: presentValue(needs.discountRate, needs.years) };
+  const shares = methods.map((method) => methodShares(method, needs.starter));
+  const power = columnOf('power');
+  const at = newEntry();
+  const assess: Assess = (i, m, direct, tried) => {
+    const entry = i * M + m;
+    const method = methods[m] ?? 'direct';
+    moveTo(at, bench, i, method, shares[m], direct);
+    let bad: number = code.pass;
+    let shortfall = 0;
+    let open = 0;
+    let conditions = 0;
+    let remedies = 0;
+    for (const { of, column, counts } of list) {
+      at.remedy = undefined;
+      at.condition = false;
+      let outcome = of.judge(bench, at);
+      if (tried && of.problems.length > 0) {
+        at.margin = of.marginOf(bench, at, tried);
+        outcome = problemCode(tried, of.problems);
+      }
+      const index = entry * R + column;
+      if (outcome === code.none) {
+        outcomes[index] = code.none;
+        continue;
+      }
+      const margin = bounded(at.margin);
+      margins[index] = margin;
+      answers[index] = answer.none;
+      if (outcome === code.caution && at.remedy !== undefined) {
+        outcome = code.pass;
+        answers[index] = answer.remedy + remedyKinds.indexOf(at.remedy);
+        if (counts) remedies += remedyPrice(at.remedy, columns.power[i] ?? 0);
+      } else if (outcome === code.caution && at.condition) {
+        outcome = code.pass;
+        answers[index] = answer.condition;
+        if (counts) conditions++;
+      }
+      outcomes[index] = outcome;
+      if (!counts) continue;
+      if (outcome > bad) bad = outcome;
+      if (outcome === code.caution) open++;
+      if (outcome === code.fail) shortfall += 1 + Math.min(10, Math.max(0, -margin));
+    }
+    judged.worst[entry] = bad;
+    judged.open[entry] = open;
+    judged.conditions[entry] = conditions;
+    const price = (columns.priceIndex[i] ?? 0) + (starters[entry] ?? 0) + remedies;
+    const cost = price + energyCost(bench, year, i, method, direct);
+    judged.price[entry] = price;
+    judged.lifeCycle[entry] = cost;
+    judged.simulated[entry] = Number(tried !== undefined);
+    judged.rank[entry] =
+      bad === code.fail
+        ? shortfall
+        : rankValue(bench, i, cost, price, margins[entry * R + power] ?? 0) + weightOf(needs, price, open);
+  };
+  assessors.set(judged, assess);
+  return assess;
+}
+
+/** More than any efficiency or margin of power. */
+const beyondAny = 1e6;
+
+/** What open cautions weigh: a share of the purchase where the ranking is by money; else each comes before any margin or efficiency. */
+function weightOf({ rules }: Needs, price: number, open: number): number {
+  const money = rules.ranking === 'life-cycle' || rules.ranking === 'price' || rules.ranking === 'shelf';
+  return money ? rules.cautionWeight * price * open : beyondAny * open;
+}
+
+/** Simulates an entry's start, unless it has been, and judges it anew. */
+export function simulateEntry(judged: Judged, entry: number): void {
+  const { bench, methods, columns } = judged;
+  if (judged.simulated[entry] || !bench.simulates) return;
+  const M = methods.length;
+  const [i, m] = [Math.floor(entry / M), entry % M];
+  const [motor, method] = [bench.motors[i], methods[m]];
+  if (!motor || !method) return;
+  const tried = triedOf(bench.needs, motor, method);
+  judged.runs++;
+  assessor(judged)(i, m, directSpeed(bench.needs, columns, i), tried);
+  judged.simulated[entry] = 1;
+}
+
+/** The best entry of a motor. */
+export function bestOf(judged: Judged, i: number): number {
+  const M = judged.methods.length;
+  let best = i * M;
+  for (let entry = best + 1; entry < (i + 1) * M; entry++) if (before(judged, entry, best) < 0) best = entry;
+  return best;
+}
+
+/** Order of two entries: what fails after all else, then by rank, life-cycle cost, and the order of the list. */
+export function before({ worst, rank, lifeCycle }: Judged, a: number, b: number): number {
+  return (
+    Number(worst[a] === code.fail) - Number(worst[b] === code.fail) ||
+    (rank[a] ?? 0) - (rank[b] ?? 0) ||
+    (lifeCycle[a] ?? 0) - (lifeCycle[b] ?? 0) ||
+    a - b
+  );
+}
+
+/** The smallest rating made with each number of poles, W: of the catalogue, whatever is pinned or lies on the shelf. */
+function smallestOf(practice: string): ReadonlyMap<number, number> {
+  const known = smallest.get(practice);
+  if (known) return known;
+  const found = new Map<number, number>();
+  for (const m of genericMotors())
+    if (m.practice === practice) found.set(m.poles, Math.min(m.power, found.get(m.poles) ?? Infinity));
+  smallest.set(practice, found);
+  return found;
+}
+const smallest = new Map<string, ReadonlyMap<number, number>>();
 
 /** A margin is a share left over: beyond a millionfold it says no more, and where it is none the sums have overflowed. */
 const bounded = (margin: number): number => (margin > most ? most : margin >= -most ? margin : -most);
@@ -92,7 +199,10 @@ const newEntry = (): Entry => ({
   dip: NaN,
   torque: 0,
   share: 0,
+  current: 0,
   margin: 0,
+  remedy: undefined,
+  condition: false,
 });
 
 /** What several requirements read of one motor with one method: where it settles, its voltages, and its standstill by the laws that Start narrates. */
@@ -120,6 +230,7 @@ function moveTo(
     : shares
       ? e.line / (Math.sqrt(3) * ((zs ?? 0) + z / shares.current))
       : Math.min(needs.starter.softLimit * rated, e.line / (Math.sqrt(3) * ((zs ?? 0) + z)));
+  e.current = current;
   e.dip = zs === undefined ? NaN : (Math.sqrt(3) * current * zs) / e.line;
   const terminal = (e.line * (1 - (zs === undefined ? 0 : e.dip))) / e.own;
   e.torque = e.drive

@@ -34,6 +34,7 @@ export interface Subject {
 
 const pinnedTitles: Readonly<Record<string, string>> = {
   'pinned-plate': 'Pinned plate',
+  existing: 'The motor that is there',
   'pinned-circuit': 'Pinned circuit, solved',
 };
 

@@ -25,10 +25,15 @@ export interface PlateFacts {
   readonly special?: readonly SpecialPart[];
   /** The class of its enclosure, where its words or codes are understood. */
   readonly enclosure?: string;
+  readonly serviceFactor?: number;
 }
 
 /** The load at the motor shaft, at the stated demand. */
 export interface LoadNeeds {
+  /** Whether the load was given, or the old motor's rating stands for it. */
+  readonly basis: 'load' | 'plate';
+  /** Whether enough of the machine is known to judge a start. */
+  readonly startKnown: boolean;
   readonly torque: number;
   readonly speed: number;
   readonly power: number;

@@ -4,7 +4,7 @@ import { prescribed } from '../law';
 import { cableResistance, ratedTorqueOf, totalInertia, usualInertia, type Fitted, type StartCase } from '../physics';
 import { q } from '../quantity';
 import { connectionFor, driveOverload, settledSpeed, type Needs } from '../needs';
-import { machineFor } from './fitted';
+import { machineFor, startKey } from './fitted';
 import type { DriveAim } from './plans';
 
 /** A mm² carries about this much where nobody has sized the cable yet, A. */
@@ -19,19 +19,20 @@ export interface Bench extends StartCase {
   readonly aim: DriveAim;
 }
 
-const benches = new WeakMap<Needs, WeakMap<Motor, Bench | null>>();
+const benches = new WeakMap<Needs, Map<string, Bench | null>>();
 
 /**
  * Everything of a motor's start but the method, from what the case needs. Undefined where the motor's circuit or the supply's
- * voltage is not known. Made once for each needs and motor; writes nothing.
+ * voltage is not known. Made once for each needs, and for motors that start alike; writes nothing.
  */
 export function benchFor(needs: Needs, motor: Motor): Bench | undefined {
-  const known = benches.get(needs) ?? new WeakMap<Motor, Bench | null>();
+  const known = benches.get(needs) ?? new Map<string, Bench | null>();
+  const key = startKey(motor);
   benches.set(needs, known);
-  const there = known.get(motor);
+  const there = known.get(key);
   if (there !== undefined) return there ?? undefined;
   const made = prepared(needs, motor);
-  known.set(motor, made ?? null);
+  known.set(key, made ?? null);
   return made;
 }
 

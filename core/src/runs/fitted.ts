@@ -3,6 +3,24 @@ import { fitCircuit, type Circuit, type Fitted } from '../physics';
 import { connectionFor, type Needs } from '../needs';
 
 const fits = new WeakMap<Motor, Map<number, Fitted>>();
+const byData = new Map<string, Fitted>();
+/** So many machines are kept by their data; a catalogue has fewer. */
+const mostKept = 5000;
+const keys = new WeakMap<Motor, string>();
+
+/** Motors with the same key start alike: they differ in what a start does not see (enclosure, frame, price). */
+export function startKey(motor: Motor): string {
+  const known = keys.get(motor);
+  if (known !== undefined) return known;
+  const { id, poles, frequency, power, speed, efficiency, lockedRotorCurrent, lockedRotorTorque, breakdownTorque } =
+    motor;
+  const key = [
+    id.startsWith('pinned') ? id : '', poles, frequency, power, speed, efficiency, lockedRotorCurrent, lockedRotorTorque, breakdownTorque,
+    motor.inertia, motor.designLetter, motor.deltaVoltage, ...motor.connections.flatMap((c) => [c.voltage, c.current]),
+  ].join(); // prettier-ignore
+  keys.set(motor, key);
+  return key;
+}
 
 /** The circuit fitted to a motor connected for a voltage; found once for each. Undefined where slip or efficiency are no motor's. */
 export function fittedCircuit(motor: Motor, voltage: number): Fitted | undefined {
@@ -14,6 +32,12 @@ export function fittedCircuit(motor: Motor, voltage: number): Fitted | undefined
   const top = motor.connections.at(-1);
   const synchronous = (120 * motor.frequency) / motor.poles;
   if (!connection || !top || !(motor.speed < synchronous) || !(motor.efficiency < 1)) return undefined;
+  const key = `${startKey(motor)} ${connection.voltage}`;
+  const alike = byData.get(key);
+  if (alike) {
+    known.set(voltage, alike);
+    return alike;
+  }
   const fitted = fitCircuit({
     poles: motor.poles,
     frequency: motor.frequency,
@@ -28,6 +52,8 @@ export function fittedCircuit(motor: Motor, voltage: number): Fitted | undefined
     design: motor.designLetter,
   });
   known.set(voltage, fitted);
+  if (byData.size >= mostKept) byData.clear();
+  byData.set(key, fitted);
   return fitted;
 }
 

@@ -97,10 +97,11 @@ function searched(needs: Needs, motor: Motor, bench: Bench, method: Method): Tri
 
 const weight: Readonly<Record<Outcome, number>> = { pass: 0, caution: 1, fail: 2 };
 
-/** The same start again, with its course kept. */
+/** The same start again for its course; its figures stay those that were judged, for a trace asks for shorter steps. */
 function retraced(needs: Needs, motor: Motor, bench: Bench, method: Method): Tried {
   const found = triedOf(needs, motor, method) ?? searched(needs, motor, bench, method);
-  return found.run ? { ...found, run: simulate(bench, found.planned.plan, true) } : found;
+  if (!found.run) return found;
+  return { ...found, run: { ...found.run, trace: simulate(bench, found.planned.plan, true).trace } };
 }
 
 function tryWith(

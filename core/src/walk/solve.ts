@@ -8,13 +8,24 @@ import {
   type MethodVerdict,
   type Result,
 } from '../case';
-import { commonPractice, comparedMethods, endingFindings, isFindingId, type Method } from '../contract';
+import { commonPractice, comparedMethods, endingFindings, isFindingId, methodNames, type Method } from '../contract';
 import { Workings } from '../law';
 import { softLimit, tap, torqueRatio } from '../physics';
 import { acceptDoubts, sorted } from './doubts';
 import { practiceById, rulesFor } from '../practice';
 import { startNeeds, subjectFromPlate, subjectOf, type Needs, type Subject, type Walk } from '../needs';
-import { asked, entryVerdict, explain, explainMethods, judge, requirements, type Judged } from '../judge';
+import {
+  asked,
+  closedOf,
+  entryVerdict,
+  explain,
+  explainMethods,
+  findFirst,
+  judge,
+  requirements,
+  simulateEntry,
+  type Judged,
+} from '../judge';
 import {
   askSpeed,
   bestOfEach,
@@ -34,6 +45,7 @@ import {
   tellDrive,
   tellGuard,
   tellMachine,
+  tellOldSize,
   tellPoint,
   tellReplacement,
   tellReserve,
@@ -140,7 +152,9 @@ function assumedFor({ input }: Walk, hours: boolean): string[] {
   const { speed, place, money } = input;
   return [
     speed?.need === undefined && 'a fixed speed',
-    (place?.dirt === undefined || place.water === undefined) && 'a clean, dry place',
+    place?.dirt === undefined && place?.water === undefined
+      ? 'a place that wants at least what stood there, enclosed where nothing is known'
+      : (place.dirt === undefined || place.water === undefined) && 'a clean, dry place',
     hours && '4000 h a year at full flow',
     money?.energyPrice === undefined && 'an energy price of 0.15 per kWh',
     money?.years === undefined && '10 years',
@@ -208,7 +222,8 @@ function chooseAndTell(
   const pinned = pinnedMotor(walk, shelf, motorById);
   const motors = pinned ? pin(pinned) : motorsFor(practice.id, shelf);
   const methods: readonly Method[] = input.method ? [input.method] : comparedMethods;
-  const judged = judge(needs, motors, methods);
+  const judged = judge(needs, motors, methods, pinned !== undefined);
+  findFirst(judged);
   const entries = bestOfEach(judged, told);
   const candidates = entries.map((entry) => explain(needs, judged, entry));
   const first = candidates[0];
@@ -216,22 +231,30 @@ function chooseAndTell(
   const motor = entry === undefined ? undefined : judged.columns.motors[Math.floor(entry / methods.length)];
 
   w.enter('choice');
+  tellOldSize(walk, needs, plate);
   let subject: Subject | undefined;
   let choice: Choice | null = null;
   let i = -1;
   if (first && motor && entry !== undefined && (pinned || first.outcome !== 'fail')) {
     i = Math.floor(entry / methods.length);
     tellChoice(walk, needs, motor);
-    subject = subjectOf(walk, motor, first.method, pinned ? 'pinned' : 'choice');
-    tellPoint(walk, needs, judged, i, first.method);
-    tellReserve(walk, needs, motor);
+    // Where the old motor's rating stands for the load there is no operating point, and the stations go on speaking of the old motor.
+    if (pinned || needs.load.basis === 'load') {
+      subject = subjectOf(walk, motor, first.method, pinned ? 'pinned' : 'choice');
+      tellPoint(walk, needs, judged, i, first.method);
+      tellReserve(walk, needs, motor);
+    }
     if (first.outcome !== 'fail') {
       choice = {
         motor: first.motor,
         method: first.method,
         control: first.control,
         outcome: first.outcome,
+        basis: needs.load.basis,
         reasons: reasonsFor(needs, judged, { motor, entry, candidate: first }),
+        closed: closedBeside(needs, judged, entry, first),
+        tie: judged.tie && judged.tie.by !== '' ? { count: judged.tie.count, by: judged.tie.by } : null,
+        runs: judged.runs,
       };
     }
     if (needs.assumed.length > 0)
@@ -263,12 +286,16 @@ function chooseAndTell(
   let flow: Curves['flow'] = null;
   let start: ReturnType<typeof tellStart>;
   if (subject) {
-    start = tellStart(walk, needs, subject);
+    if (needs.load.basis === 'load' || needs.load.startKnown)
+      start = tellStart(walk, needs, subject, subject.kind === 'plate' ? undefined : choice?.method);
     tellGuard(walk, subject);
-    tellDrive(walk, needs, subject);
-    flow = tellCost(walk, needs, subject, plate);
+    const remedies = subject.kind === 'plate' ? [] : (first?.verdicts.flatMap((v) => v.remedy ?? []) ?? []);
+    tellDrive(walk, needs, subject, remedies);
+    if (needs.load.basis === 'load') flow = tellCost(walk, needs, subject, plate);
   }
-  const all = input.method && motor && i >= 0 ? judge(needs, [motor], comparedMethods) : judged;
+  const all = input.method && motor && i >= 0 ? judge(needs, [motor], comparedMethods, pinned !== undefined) : judged;
+  if (i >= 0)
+    for (let m = 0; m < all.methods.length; m++) simulateEntry(all, (all === judged ? i : 0) * all.methods.length + m);
   return {
     counts: countMotors(judged),
     candidates,
@@ -280,6 +307,22 @@ function chooseAndTell(
     replacement: tellReplacement(walk, plate, needs, choice ? motor : undefined),
     screening: { needs, judged },
     starting: start?.starting ?? null,
+  };
+}
+
+/** The best with neither open caution nor condition, where the first has one. */
+function closedBeside(needs: Needs, judged: Judged, entry: number, first: Candidate): Choice['closed'] {
+  if (judged.open[entry] === 0 && judged.conditions[entry] === 0) return null;
+  const closed = closedOf(judged);
+  if (closed === undefined || closed === entry) return null;
+  const { motor, method, control, cost } = explain(needs, judged, closed);
+  const costsMore = cost.lifeCycle - first.cost.lifeCycle;
+  return {
+    motor,
+    method,
+    control,
+    costsMore,
+    text: `With nothing left open: ${motor.name}, ${methodNames[method].toLowerCase()}, for ${Math.abs(costsMore).toLocaleString('en')} ${costsMore < 0 ? 'less' : 'more'} over ${needs.years} years.`,
   };
 }
 

@@ -1,5 +1,5 @@
 import { code } from '../code';
-import { requirement } from '../requirement';
+import { remedied, requirement } from '../requirement';
 
 /** Belts above this power want a roller bearing at the drive end, W (common practice). */
 const rollerBearing = 45_000;
@@ -11,10 +11,11 @@ export const bearings = requirement({
   applies: ({ load }) => load.belt,
   judge({ c }, e) {
     e.margin = 0;
-    return (c.power[e.i] ?? 0) > rollerBearing ? code.caution : code.pass;
+    return (c.power[e.i] ?? 0) > rollerBearing ? remedied(e, 'roller-bearing') : code.pass;
   },
-  sentence: ({ outcome }) =>
-    outcome === 'pass'
+  sentence: ({ motor }) =>
+    motor.power <= rollerBearing
       ? 'A ball bearing at the drive end carries the belt.'
       : 'A belt at this size: order it with a roller bearing at the drive end.',
+  remedied: () => 'a roller bearing at the drive end',
 });

@@ -1,5 +1,5 @@
 import { code } from '../code';
-import { passIf, requirement } from '../requirement';
+import { remedied, requirement } from '../requirement';
 
 export const frame = requirement({
   id: 'frame',
@@ -7,10 +7,11 @@ export const frame = requirement({
   applies: ({ oldFrame }) => oldFrame !== undefined,
   judge({ frame: same }, e) {
     e.margin = 0;
-    return passIf(same?.[e.i] === 1, code.caution);
+    return same?.[e.i] === 1 ? code.pass : remedied(e, 'adapter');
   },
-  sentence: ({ outcome, motor, needs }) =>
-    outcome === 'pass'
+  sentence: ({ motor, needs }) =>
+    motor.frame?.toUpperCase() === needs.oldFrame?.trim().toUpperCase()
       ? `Same frame as the old motor (${needs.oldFrame}).`
       : `Frame ${motor.frame ?? 'not standardised'} where ${needs.oldFrame} stood: base, coupling and shaft need adapting.`,
+  remedied: () => 'an adapter or a new base, with the coupling to suit',
 });

@@ -1,5 +1,5 @@
 import { code } from '../code';
-import { requirement } from '../requirement';
+import { remedied, requirement } from '../requirement';
 
 /** Two frequencies within this share are one. */
 const alike = 0.01;
@@ -11,11 +11,13 @@ export const frequency = requirement({
   judge({ needs, build }, e) {
     const off = Math.abs((build.frequency[e.i] ?? 0) / needs.supply.frequency - 1);
     e.margin = alike - off;
-    return off < alike ? code.pass : e.drive ? code.caution : code.fail;
+    if (off < alike) return code.pass;
+    return e.drive ? remedied(e, 'setting') : code.fail;
   },
-  sentence: ({ outcome, motor, needs: { supply } }) =>
-    outcome === 'pass'
+  sentence: ({ method, motor, needs: { supply } }) =>
+    Math.abs(motor.frequency / supply.frequency - 1) < alike
       ? `${motor.frequency} Hz motor on ${supply.frequency} Hz.`
-      : `${motor.frequency} Hz motor on ${supply.frequency} Hz: right only at the same volts per hertz${outcome === 'caution' ? ', which the drive must be set to' : ''}.`,
+      : `${motor.frequency} Hz motor on ${supply.frequency} Hz: right only at the same volts per hertz${method === 'drive' ? ', which the drive must be set to' : ''}.`,
+  remedied: ({ motor }) => `base frequency ${motor.frequency} Hz set at the drive`,
   cure: ({ motor }) => `${motor.frequency} Hz, or a drive`,
 });

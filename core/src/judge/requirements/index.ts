@@ -7,6 +7,7 @@ import { frequency } from './frequency';
 import { insulation } from './insulation';
 import { interchange } from './interchange';
 import { leads } from './leads';
+import { loading } from './loading';
 import { lessons } from './lessons';
 import { noise } from './noise';
 import { peakTorque } from './peakTorque';
@@ -16,6 +17,7 @@ import { serviceFactor } from './serviceFactor';
 import { shaft } from './shaft';
 import { speed } from './speed';
 import { speedControl } from './speedControl';
+import { startHeat, startsAnHour, startTime } from './startLimits';
 import { startingTorque } from './startingTorque';
 import { supply } from './supply';
 import { turndown } from './turndown';
@@ -25,6 +27,7 @@ import { winding } from './winding';
 /** All that is asked of a motor with its starter, in the order it is told. */
 export const asked = [
   power,
+  loading,
   peakTorque,
   voltage,
   frequency,
@@ -41,6 +44,9 @@ export const asked = [
   supply,
   startingTorque,
   runUp,
+  startTime,
+  startHeat,
+  startsAnHour,
   leads,
   turndown,
   winding,

@@ -1,4 +1,6 @@
 import { lessonIds, type LessonId } from '../../nameplate';
+import { writeQuantity } from '../../quantity';
+import type { RemedyKind } from '../../practice';
 import { judgeLesson } from '../lessons';
 import { code } from '../code';
 import { requirement, type Requirement } from '../requirement';
@@ -13,6 +15,15 @@ const byMethod: ReadonlySet<LessonId> = new Set([
   'history-cooling',
 ]);
 
+/** What is bought against a cause that comes again. */
+const answeredBy: Readonly<Partial<Record<LessonId, RemedyKind>>> = {
+  'history-bearing': 'roller-bearing',
+  'history-shaft-current': 'insulated-bearing',
+  'history-pulses': 'filter',
+  'history-phase-loss': 'phase-relay',
+  'history-cooling': 'blower',
+};
+
 /** What the old motor's failure taught, as requirements; each applies where the history taught it. */
 export const lessons: readonly Requirement<LessonId>[] = lessonIds.map((id) =>
   requirement({
@@ -26,8 +37,21 @@ export const lessons: readonly Requirement<LessonId>[] = lessonIds.map((id) =>
       if (!motor) return code.none;
       const { outcome, margin } = judgeLesson(needs, id, motor, e.method);
       e.margin = margin;
+      if (outcome === 'caution') e.remedy = answeredBy[id];
+      // A load that was given stands against the rating that was overheated: the choice holds if it is measured.
+      e.condition = id === 'history-reserve' && needs.load.basis === 'load';
       return code[outcome];
     },
+    holdsIf: ({ needs, motor }) => {
+      if (id !== 'history-reserve') return undefined;
+      const limit = writeQuantity(motor.power * needs.place.motorDerating, 'W', needs.practice.words.units);
+      return {
+        field: 'load.demand',
+        limit,
+        text: `Holds if the load, measured at the running machine, is at most ${limit}: the old motor was overheated.`,
+      };
+    },
+    remedied: ({ needs, motor, method }) => judgeLesson(needs, id, motor, method).text(),
     sentence: ({ needs, motor, method }) => judgeLesson(needs, id, motor, method).text(),
     cure: ({ needs }) =>
       needs.speed.variable && id === 'history-cooling' ? 'a higher lowest speed' : 'what its verdict says',

@@ -1,11 +1,14 @@
-import { ambientFor } from '../../practice';
+import { ambientFor, tight } from '../../practice';
 import { percent } from '../../needs';
 import { shaftPower } from '../../physics';
 import { writeQuantity } from '../../quantity';
+import { code } from '../code';
 import { passIf, requirement, type Bench, type Entry, type Looked } from '../requirement';
 
 /** Coldest place for which an ambient is still worth naming as a cure, °C. */
 const coldest = -20;
+
+const nothingLeft = 'Nothing is left of its rating in this heat and height.';
 
 export const power = requirement({
   id: 'power',
@@ -16,39 +19,66 @@ export const power = requirement({
   judge(bench, e) {
     const { load, place } = bench.needs;
     const rated = (bench.c.power[e.i] ?? 0) * place.motorDerating;
-    const asked = neededRating(bench, e) * load.margin * load.thermal;
-    e.margin = rated / asked - 1;
-    return passIf(rated >= asked);
+    if (load.basis === 'plate') return likeBefore(bench, e);
+    const needed = neededRating(bench, e) * load.thermal;
+    e.margin = rated / (needed * load.margin) - 1;
+    // The margin is a house rule: what only just misses it passes as tight; the load itself is a physical limit.
+    return passIf(e.margin >= -tight && rated >= needed);
   },
   sentence(v) {
-    const { rated, asked, hottest } = sizes(v);
+    if (v.needs.load.basis === 'plate') return asBefore(v);
+    if (v.needs.place.motorDerating <= 0) return nothingLeft;
+    const { rated, asked, hottest, share } = sizes(v);
     const unit = v.needs.practice.words.units;
     const text = (watts: number): string => writeQuantity(watts, 'W', unit);
-    if (v.outcome === 'pass') return `${text(rated)} left after heat and height, ${text(asked)} asked with the margin.`;
+    if (v.outcome === 'pass')
+      return `${text(rated)} left after heat and height, ${text(asked)} asked with the margin${v.margin < 0 ? ': tight' : ''}.`;
     const cure =
       hottest === undefined
-        ? `It would pass with ${percent(1 + v.margin)} of this load.`
+        ? `It would pass with ${percent(share)} of this load.`
         : `It would pass up to ${writeQuantity(hottest, 'degC', 'si')}.`;
     return `${text(rated)} left after heat and height, but ${text(asked)} is asked. ${cure}`;
   },
+  holdsIf(v) {
+    const { needs, motor } = v;
+    if (needs.load.basis !== 'plate' || needs.place.motorDerating >= 1 || v.outcome !== 'pass') return undefined;
+    const left = motor.power * needs.place.motorDerating;
+    if (left >= needs.load.power * (1 - tight)) return undefined;
+    const limit = writeQuantity(left, 'W', needs.practice.words.units);
+    return {
+      field: 'load.demand',
+      limit,
+      text: `Holds to ${limit} of load in this heat and height; above that take the next size, ${nextSize(v)}.`,
+    };
+  },
   cure(v) {
-    const { hottest } = sizes(v);
+    if (v.needs.place.motorDerating <= 0) return 'a cooler or lower place';
+    const { hottest, share } = sizes(v);
     return hottest === undefined
-      ? `at most ${percent(1 + v.margin)} of this load`
+      ? `at most ${percent(share)} of this load`
       : `up to ${writeQuantity(hottest, 'degC', 'si')}`;
   },
 });
 
 /** What is left, what is asked, and the ambient up to which it would do, where there is one. */
-function sizes({ margin, motor, needs: { place } }: Looked): {
+function sizes({ margin, motor, needs: { place, load } }: Looked): {
   readonly rated: number;
   readonly asked: number;
+  /** The share of the load with which it would pass. */
+  readonly share: number;
   readonly hottest: number | undefined;
 } {
   const rated = motor.power * place.motorDerating;
   const asked = rated / (1 + margin);
-  const hottest = ambientFor(asked / motor.power, place.altitude, place.unbalanceDerating);
-  return { rated, asked, hottest: asked <= motor.power && hottest > coldest ? hottest : undefined };
+  // What only just misses the margin passes too, down to the load itself.
+  const least = Math.max(asked * (1 - tight), asked / load.margin);
+  const hottest = ambientFor(least / motor.power, place.altitude, place.unbalanceDerating);
+  return {
+    rated,
+    asked,
+    share: rated / least,
+    hottest: least <= motor.power && hottest > coldest ? hottest : undefined,
+  };
 }
 
 /**
@@ -60,4 +90,31 @@ function neededRating({ needs: { load }, c }: Bench, { i, n, drive }: Entry): nu
   const rated = c.speed[i] ?? 0;
   if (drive) return n < rated ? (shaft * rated) / n : shaft;
   return Math.max(shaft, load.power);
+}
+
+/** No load is known and the old motor's rating stands for it: the same size, rating against rating; heat and height condition the load. */
+function likeBefore({ needs, c }: Bench, e: Entry): number {
+  const { load, place, lessons } = needs;
+  const power = c.power[e.i] ?? 0;
+  e.margin = power / load.power - 1;
+  if (e.margin < -tight) return code.fail;
+  const left = power * place.motorDerating;
+  if (left >= load.power * (1 - tight)) return code.pass;
+  // Where the old one was overheated, heat counts.
+  if (lessons.some((l) => l.requirement === 'history-reserve')) return code.fail;
+  e.condition = true;
+  return code.caution;
+}
+
+function asBefore({ margin, motor, needs }: Looked): string {
+  const units = needs.practice.words.units;
+  const [own, old] = [writeQuantity(motor.power, 'W', units), writeQuantity(needs.load.power, 'W', units)];
+  if (margin < -tight) return `${own} where the old motor had ${old}, and no load is known: smaller is not safe.`;
+  return Math.abs(margin) <= tight ? `${own}, the old motor’s size.` : `${own}, more than the old motor’s ${old}.`;
+}
+
+/** The practice's next rating above a motor's. */
+function nextSize({ motor, needs: { practice } }: Looked): string {
+  const next = practice.ratings.find((r) => r > motor.power * 1.02);
+  return next === undefined ? 'which is not made here' : writeQuantity(next, 'W', practice.words.units);
 }

@@ -1,7 +1,7 @@
 import { percent, settledSpeed } from '../../needs';
 import { writeQuantity } from '../../quantity';
 import { code } from '../code';
-import { requirement } from '../requirement';
+import { remedied, requirement } from '../requirement';
 
 /** Speed off the wanted one on the line: passes within, cautioned within (common practice). */
 const off = { pass: 0.05, caution: 0.1 };
@@ -18,7 +18,9 @@ export const speed = requirement({
     if (!e.drive) {
       const away = Math.abs(e.n / needs.load.speed - 1);
       e.margin = 1 - away / off.caution;
-      return away <= off.pass ? code.pass : away <= off.caution ? code.caution : code.fail;
+      if (away <= off.pass) return code.pass;
+      if (away > off.caution) return code.fail;
+      return needs.load.belt ? remedied(e, 'sheave') : code.caution;
     }
     const share = e.n / (c.speed[e.i] ?? 0);
     const most = build.maxSpeed[e.i] ?? 0;
@@ -33,6 +35,8 @@ export const speed = requirement({
       return `Runs at ${writeQuantity(n, 'rpm')} with this load; ${writeQuantity(needs.load.speed, 'rpm')} is wanted (${away}).`;
     return `${writeQuantity(n, 'rpm')} is ${percent(n / motor.speed)} of its rated speed on a drive; it may turn ${writeQuantity(motor.maxSpeed, 'rpm')}.`;
   },
+  remedied: ({ motor, needs: { load } }) =>
+    `a sheave for a ratio of ${((load.ratio * motor.speed) / load.speed).toPrecision(3)}`,
   cure({ motor, method, needs: { load } }) {
     if (method === 'drive') return `at most ${writeQuantity(motor.maxSpeed, 'rpm')} at the motor`;
     return `a ratio of ${((load.ratio * motor.speed) / load.speed).toPrecision(3)} instead of ${load.ratio.toPrecision(3)}`;

@@ -1,8 +1,16 @@
 import { percent } from '../../needs';
-import { requirement, withReserve } from '../requirement';
+import { requirement, withReserve, passIf, type Entry } from '../requirement';
 
-/** Starting torque over breakaway below which a pass is only a caution (common practice). */
+/** Starting torque over breakaway below which a pass is only a caution where nothing is simulated (common practice). */
 const reserve = 0.1;
+/** How much more a found setting may give than the usual one, at most. */
+export const boost: Readonly<Partial<Record<Entry['method'], number>>> = {
+  autotransformer: (0.8 / 0.65) ** 2,
+  'primary-reactor': (0.8 / 0.65) ** 2,
+  'soft-starter': (4.5 / 3.5) ** 2,
+};
+/** A fitted machine's torque may lie this much over its stated one: what fails by more fails surely. */
+export const sure = 1.25;
 
 export const startingTorque = requirement({
   id: 'starting-torque',
@@ -10,14 +18,18 @@ export const startingTorque = requirement({
   told: true,
   fields: ['load.breakaway'],
   figures: ['load.breakawayTorque'],
-  judge({ needs: { load } }, e) {
+  applies: ({ load }) => load.startKnown,
+  judge({ needs: { load }, simulates }, e) {
     e.margin = e.torque / (load.torque * load.breakaway || 1e-9) - 1;
-    return withReserve(e.margin, reserve);
+    if (!simulates) return withReserve(e.margin, reserve);
+    return passIf((1 + e.margin) * (boost[e.method] ?? 1) * sure >= 1);
   },
-  sentence: ({ margin }) =>
-    margin < 0
+  sentence({ outcome, margin }) {
+    if (margin >= 0) return `Starts with ${percent(margin)} more than breakaway torque at standstill.`;
+    return outcome === 'fail'
       ? `Gives only ${percent(1 + margin)} of the breakaway torque at standstill: it would stall.`
-      : `Starts with ${percent(margin)} more than breakaway torque at standstill.`,
+      : `Usual settings give ${percent(1 + margin)} of the breakaway torque at standstill: the simulated start decides.`;
+  },
   cure: ({ margin, needs: { load } }) =>
     `breakaway of at most ${(load.breakaway * (1 + margin)).toFixed(2)} × the steady torque`,
 });

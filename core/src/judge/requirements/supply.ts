@@ -1,7 +1,20 @@
 import { percent } from '../../needs';
-import { unlimitedStart } from '../../practice';
+import { keeps, unlimitedStart } from '../../practice';
+import { writeQuantity } from '../../quantity';
 import { code } from '../code';
-import { passIf, requirement } from '../requirement';
+import { passIf, problemText, requirement, type Entry, type Looked } from '../requirement';
+
+/** How much less a found setting may draw than the usual one, at least: what the searched settings reach. */
+const relief: Readonly<Partial<Record<Entry['method'], number>>> = {
+  autotransformer: (0.5 / 0.65) ** 2,
+  'primary-reactor': 0.5 / 0.65,
+  'soft-starter': 3 / 3.5,
+  drive: 0,
+};
+/** A closed form sees no cable and no angle: what it finds this much over the limit is over it. */
+const sure = 1.25;
+/** Impedance of a usual transformer (common practice), for saying which would do. */
+const usualImpedance = 0.05;
 
 export const supply = requirement({
   id: 'supply',
@@ -9,21 +22,55 @@ export const supply = requirement({
   told: true,
   fields: ['supply.source'],
   figures: ['start.sourceImpedance'],
-  judge({ needs, c }, e) {
+  problems: ['start.supply-weak', 'start.source-unknown'],
+  applies: ({ load }) => load.startKnown,
+  judge({ needs, c, simulates }, e) {
     if (needs.supply.impedance === undefined) {
       e.margin = 0;
+      e.condition = !e.drive && (c.power[e.i] ?? 0) > unlimitedStart && usual(ratingFor(e, needs.rules.maxDip), needs.rules.usualTransformer);
       return passIf(e.drive || (c.power[e.i] ?? 0) <= unlimitedStart, code.caution);
     }
     e.margin = 1 - e.dip / needs.rules.maxDip;
-    return passIf(e.dip <= needs.rules.maxDip);
+    if (!simulates) return passIf(keeps(e.dip, needs.rules.maxDip) !== 'not');
+    return passIf(e.dip * (relief[e.method] ?? 1) <= needs.rules.maxDip * sure);
   },
-  sentence({ outcome, margin, needs: { supply: source, rules } }) {
+  marginOf: ({ needs: { supply, rules } }, _, { run }) =>
+    supply.impedance === undefined || !run ? 0 : 1 - run.dip / rules.maxDip,
+  sentence(v) {
+    const { outcome, margin, tried, needs: { supply: source, rules } } = v;
     if (source.impedance !== undefined)
-      return `Dips the bus by ${percent(rules.maxDip * (1 - margin), 1)}; ${percent(rules.maxDip)} is the house rule.`;
-    return outcome === 'pass'
-      ? 'The source is not described; the current drawn is small.'
-      : 'The source is not described: the dip cannot be judged, and some suppliers limit starting from about 4 kW.';
+      return problemText(tried, ['start.supply-weak']) ?? `Dips the bus by ${percent(rules.maxDip * (1 - margin), 1)}; ${percent(rules.maxDip)} is the house rule.`;
+    if (outcome === 'pass' && !needsCondition(v)) return 'The source is not described; the current drawn is small.';
+    return 'The source is not described: the dip cannot be judged, and some suppliers limit starting from about 4 kW.';
+  },
+  holdsIf(v) {
+    if (!needsCondition(v)) return undefined;
+    const text = writeQuantity(sourceFor(v), 'VA');
+    return { field: 'supply.source', limit: text, text: `Holds with a transformer of ${text} or more (${percent(usualImpedance)} impedance).` };
   },
   cure: ({ margin, needs: { rules } }) =>
     `a dip of ${percent(rules.maxDip * (1 - margin), 1)} allowed, or a stiffer source`,
-});
+}); // prettier-ignore
+
+const needsCondition = ({ method, motor, needs: { supply: source } }: Looked): boolean =>
+  source.impedance === undefined && method !== 'drive' && motor.power > unlimitedStart;
+
+/** Least transformer in VA whose bus this start dips no further than allowed: S = x_k √3 U I / d. */
+const ratingFor = ({ line, current }: Pick<Entry, 'line' | 'current'>, dip: number): number =>
+  (usualImpedance * Math.sqrt(3) * line * current) / dip;
+
+const usual = (rating: number, limit: number): boolean => rating <= limit * 1000;
+
+/** The same from a start that was simulated, else from its locked-rotor current. */
+function sourceFor({ tried, motor, needs: { supply: source, rules } }: Looked): number {
+  const own = motor.connections.at(-1)?.voltage ?? 1;
+  const line = source.voltage ?? own;
+  const current = tried?.run?.peakLine ?? (motor.lockedRotorCurrent * own) / line;
+  return roundedUp(ratingFor({ line, current }, rules.maxDip));
+}
+
+/** To two figures, upwards. */
+function roundedUp(value: number): number {
+  const step = 10 ** Math.floor(Math.log10(Math.max(value, 1)) - 1);
+  return Math.ceil(value / step - 1e-9) * step;
+}

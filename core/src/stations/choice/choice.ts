@@ -1,4 +1,4 @@
-import { motorOfCircuit, ratedTorque, starterPriceIndex, type Motor } from '../../catalogue';
+import { motorOfCircuit, ratedTorque, type Motor } from '../../catalogue';
 import type { Candidate, Choice, Result } from '../../case';
 import { commonPractice, type Source } from '../../contract';
 import { assumed, field, prescribed, type Given } from '../../law';
@@ -30,7 +30,15 @@ import {
 import { q, writeQuantity } from '../../quantity';
 import { methodNames } from '../../contract';
 import { explain, type Judged, outcomeOf } from '../../judge';
-import { catalogueSource, connectionFor, type Needs, percent, pinnedCircuit, type Walk } from '../../needs';
+import {
+  catalogueSource,
+  connectionFor,
+  type Needs,
+  percent,
+  pinnedCircuit,
+  type PlateFacts,
+  type Walk,
+} from '../../needs';
 
 export interface Chosen {
   readonly motor: Motor;
@@ -178,13 +186,14 @@ function uncertain({ w }: Walk, needs: Needs, motor: Motor): void {
 /** Why this one, why not the next size down, why not the next cheaper, why started this way: one paragraph, then the cautions. */
 export function reasonsFor(needs: Needs, judged: Judged, chosen: Chosen): Choice['reasons'] {
   const { motor, candidate } = chosen;
-  const cautions = candidate.verdicts.filter((v) => v.outcome !== 'pass' && v.waived === null).map((v) => v.text);
+  const counted = candidate.verdicts.filter((v) => v.waived === null);
+  const cautions = counted.filter((v) => v.outcome !== 'pass').map((v) => v.text);
+  const remedies = counted.flatMap((v) => (v.remedy ? [`With ${v.remedy.text}: ${v.text}`] : []));
+  const conditions = counted.flatMap((v) => (v.condition ? [v.condition.text] : []));
   const waived = candidate.verdicts
     .filter((v) => v.outcome !== 'pass' && v.waived !== null)
     .map((v) => `Not counted: ${v.text} (${v.waived})`);
-  const how = candidate.verdicts.find(
-    (v) => v.requirement === (needs.speed.variable ? 'speed-control' : 'starting-torque'),
-  );
+  const how = candidate.verdicts.find((v) => v.requirement === (needs.speed.variable ? 'speed-control' : 'run-up'));
   const paragraph = [
     rankedFirst(needs, judged, chosen),
     notSmaller(needs, judged, chosen),
@@ -192,9 +201,9 @@ export function reasonsFor(needs: Needs, judged: Judged, chosen: Chosen): Choice
     motor.stock
       ? `It lies on the own shelf: ${motor.stock.quantity} at ${motor.stock.place || 'a place not said'}.`
       : '',
-    `${methodNames[candidate.method]}: ${how?.text ?? 'the simplest that starts it'}`,
+    `${methodNames[candidate.method]}: ${how?.text ?? (needs.load.startKnown ? 'the simplest that starts it' : 'the machine is not described, so its start is taken as before')}`,
   ];
-  return [paragraph.filter((s) => s !== '').join(' '), ...cautions, ...waived];
+  return [paragraph.filter((s) => s !== '').join(' '), ...cautions, ...conditions, ...remedies, ...waived];
 }
 
 const rankWords: Readonly<Record<Needs['rules']['ranking'], string>> = {
@@ -205,15 +214,13 @@ const rankWords: Readonly<Record<Needs['rules']['ranking'], string>> = {
   margin: 'margin',
 };
 
-function rankedFirst(needs: Needs, judged: Judged, { candidate, entry }: Chosen): string {
+function rankedFirst(needs: Needs, judged: Judged, { candidate }: Chosen): string {
   const count = judged.columns.motors.length;
-  const first = `First of ${count} motors by ${rankWords[needs.rules.ranking]} among those that ${candidate.outcome === 'pass' ? 'meet every requirement' : 'pass with cautions'}.`;
-  const ties = [...judged.order].filter(
-    (e) => e !== entry && judged.worst[e] === judged.worst[entry] && judged.rank[e] === judged.rank[entry],
-  ).length;
-  return ties === 0
-    ? first
-    : `${first} ${ties} more rank${ties === 1 ? 's' : ''} the same; life-cycle cost, then the order of the list, decides between them.`;
+  const weighed = judged.open.some((n) => n > 0) ? ', each open caution weighed' : '';
+  const first = `First of ${count} motors by ${rankWords[needs.rules.ranking]}${weighed}${candidate.outcome === 'pass' ? '' : ': it passes with cautions'}.`;
+  const { tie } = judged;
+  if (!tie || tie.by === '') return first;
+  return `${first} ${tie.count} cost the same within ${percent(needs.rules.costTie)}; ${tie.by} decides between them.`;
 }
 
 function notSmaller(needs: Needs, judged: Judged, { motor, candidate }: Chosen): string {
@@ -238,19 +245,15 @@ function notSmaller(needs: Needs, judged: Judged, { motor, candidate }: Chosen):
   if (!smaller) return '';
   const entry = smaller.i * judged.methods.length + judged.methods.indexOf(candidate.method);
   const verdict = explain(needs, judged, entry).verdicts.find((v) => v.outcome === 'fail' && v.waived === null);
-  return verdict
-    ? `Not the next size down, ${smaller.m.powerText}: ${verdict.text}`
-    : `The next size down, ${smaller.m.powerText}, would pass but costs more over ${needs.years} years.`;
+  if (verdict) return `Not the next size down, ${smaller.m.powerText}: ${verdict.text}`;
+  return judged.simulated[entry] || !judged.bench.simulates
+    ? `The next size down, ${smaller.m.powerText}, would pass but costs more over ${needs.years} years.`
+    : `The next size down, ${smaller.m.powerText}, costs more over ${needs.years} years.`;
 }
 
 /** The dearest of those cheaper to buy than the choice, and what it fails or costs. */
 function notCheaper(needs: Needs, judged: Judged, { entry, candidate }: Chosen): string {
-  const M = judged.methods.length;
-  const priceOf = (e: number): number => {
-    const m = judged.columns.motors[Math.floor(e / M)];
-    const method = judged.methods[e % M];
-    return m && method ? m.priceIndex + starterPriceIndex(method, m.power) : Infinity;
-  };
+  const priceOf = (e: number): number => judged.price[e] ?? Infinity;
   const own = priceOf(entry);
   let next = -1;
   let dearest = -1;
@@ -262,9 +265,12 @@ function notCheaper(needs: Needs, judged: Judged, { entry, candidate }: Chosen):
   if (next < 0) return 'None that passes as well is cheaper to buy.';
   const other = explain(needs, judged, next);
   const more = other.cost.lifeCycle - candidate.cost.lifeCycle;
-  return more > 0
-    ? `Not the next cheaper, ${other.motor.name}, ${methodNames[other.method].toLowerCase()}: it costs ${Math.round(more).toLocaleString('en')} more over ${needs.years} years.`
-    : `The next cheaper to buy, ${other.motor.name}, also costs less over ${needs.years} years; the ranking by ${rankWords[needs.rules.ranking]} puts it behind.`;
+  const name = `${other.motor.name}, ${methodNames[other.method].toLowerCase()}`;
+  if (more > 0)
+    return `Not the next cheaper, ${name}: it costs ${Math.round(more).toLocaleString('en')} more over ${needs.years} years.`;
+  return needs.rules.ranking === 'life-cycle'
+    ? `The next cheaper to buy, ${name}, costs no more over ${needs.years} years, but ${judged.tie ? `counts as equal: ${judged.tie.by} decides` : 'its open cautions weigh more'}.`
+    : `The next cheaper to buy, ${name}, also costs less over ${needs.years} years; the ranking by ${rankWords[needs.rules.ranking]} puts it behind.`;
 }
 
 /** The motor the case pins, from the catalogue, the shelf or a plate, with a finding where it cannot be. */
@@ -276,15 +282,21 @@ export function pinnedMotor(
   const { input, practice, w } = walk;
   if (!input.motor) return undefined;
   w.enter('choice');
-  const { catalogue: id, plate } = input.motor;
+  const { catalogue: id, existing } = input.motor;
+  const plate = existing ? input.plate : input.motor.plate;
+  const at = existing ? 'plate' : 'motor.plate';
+  if (existing && !plate) {
+    w.finding('choice.pin-not-used', 'caution', 'The motor that is there is to stay, but its plate is not given. The choice is made among all.', { fields: ['motor.existing', 'plate.power'] }); // prettier-ignore
+    return undefined;
+  }
   if (plate) {
-    const made = motorOfPlate(plate, practice, { id: 'pinned-plate' });
+    const made = motorOfPlate(plate, practice, { id: existing ? 'existing' : 'pinned-plate' });
     if (made.ok) return made.motor;
     w.finding(
       'choice.pin-not-used',
       'caution',
       `The pinned plate is not complete: ${made.missing.join(', ')} missing. The choice is made among all.`,
-      { fields: made.missing.map((key) => `motor.plate.${key}`) },
+      { fields: made.missing.map((key) => `${at}.${key}`) },
     );
     return undefined;
   }
@@ -312,3 +324,18 @@ function byCircuit(walk: Walk): Motor | undefined {
   );
   return undefined;
 }
+
+/** Over- and undersize of the old motor, said first. */
+export function tellOldSize({ w, practice }: Walk, needs: Needs, plate: PlateFacts): void {
+  const old = plate.power;
+  if (old === undefined || needs.load.basis === 'plate') return;
+  w.enter('choice');
+  const text = (watts: number): string => writeQuantity(watts, 'W', practice.words.units);
+  const share = (needs.load.power * needs.load.thermal) / (old * needs.place.motorDerating);
+  const fields = ['plate.power', 'load.demand'];
+  const figures = ['load.motorPower', 'plate.ratedPower'] as const;
+  if (share < needs.rules.leastLoading)
+    w.finding('choice.oversize', 'note', `${text(needs.load.power)} of load on a ${text(old)} motor: it ran at ${percent(share)}. The new motor is sized by the load.`, { fields, figures });
+  else if (share > 1.02)
+    w.finding('choice.oversize', 'caution', `${text(needs.load.power)} of load on a ${text(old)} motor: it was overloaded to ${percent(share)} in this place. The same motor would fail the same way.`, { fields, figures });
+} // prettier-ignore

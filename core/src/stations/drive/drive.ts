@@ -1,3 +1,4 @@
+import type { Verdict } from '../../case';
 import { commonPractice, houseRule } from '../../contract';
 import { assumed, field } from '../../law';
 import { doubledPulse, isVariableTorque } from '../../physics';
@@ -16,7 +17,10 @@ import {
 } from '../../needs';
 
 /** Sizes a drive by amperes for the subject: overload, heat and height, next size; turndown, pulses and cable. */
-export function tellDrive(walk: Walk, needs: Needs, subject: Subject): void {
+type Remedy = NonNullable<Verdict['remedy']>;
+
+/** `remedies`: what the choice is bought with, which then needs no caution here. */
+export function tellDrive(walk: Walk, needs: Needs, subject: Subject, remedies: readonly Remedy[] = []): void {
   const { w } = walk;
   w.enter('drive');
   const variable = isVariableTorque(needs.load.shape);
@@ -43,7 +47,7 @@ export function tellDrive(walk: Walk, needs: Needs, subject: Subject): void {
             q(needs.load.peak, '1'),
           ),
     T_m: 'load.motorTorque',
-    T_r: 'start.ratedTorque',
+    T_r: w.figures.has('start.ratedTorque') ? 'start.ratedTorque' : 'plate.ratedTorque',
   });
   const required = w.figure('drive.requiredCurrent', driveCurrent, {
     I_n: subject.current,
@@ -53,8 +57,20 @@ export function tellDrive(walk: Walk, needs: Needs, subject: Subject): void {
   if (required !== undefined && voltage !== undefined && power !== undefined)
     chooseSize(walk, needs, required, voltage, power);
 
-  turndown(walk, needs, subject, variable);
-  pulses(walk, needs, subject);
+  turndown(
+    walk,
+    needs,
+    subject,
+    variable,
+    remedies.some((r) => r.kind === 'blower'),
+  );
+  pulses(
+    walk,
+    needs,
+    subject,
+    remedies.some((r) => r.kind === 'filter' || r.kind === 'sine-filter'),
+  );
+  tellRemedies(walk, remedies);
   if (!needs.speed.variable && subject.method === 'drive') {
     w.finding(
       'drive.no-use',
@@ -112,7 +128,13 @@ function chooseSize({ practice, w }: Walk, needs: Needs, required: number, volta
   }
 }
 
-function turndown({ w }: Walk, needs: Needs, subject: Subject, variable: boolean): void {
+function tellRemedies({ w }: Walk, remedies: readonly Remedy[]): void {
+  for (const { kind, text } of remedies)
+    if (kind === 'blower')
+      w.finding('drive.remedy', 'note', `The choice counts on ${text}: buy it with the motor and drive.`, { fields: ['speed.min'], figures: ['drive.minSpeed'] });
+} // prettier-ignore
+
+function turndown({ w }: Walk, needs: Needs, subject: Subject, variable: boolean, blown: boolean): void {
   const ratio = variable
     ? (subject.turndown.variableTorque ?? subject.turndown.constantTorque)
     : subject.turndown.constantTorque;
@@ -124,7 +146,7 @@ function turndown({ w }: Walk, needs: Needs, subject: Subject, variable: boolean
       : field(subject.kind === 'plate' ? path : 'motor', q(ratio, '1'));
   const least = w.figure('drive.minSpeed', turndownSpeed, { n_r: subject.speed, k: given });
   const asked = needs.speed.min * needs.load.speed;
-  if (needs.speed.variable && least !== undefined && asked < least) {
+  if (!blown && needs.speed.variable && least !== undefined && asked < least) {
     w.finding(
       'drive.below-turndown',
       'caution',
@@ -161,7 +183,7 @@ function turndown({ w }: Walk, needs: Needs, subject: Subject, variable: boolean
   }
 }
 
-function pulses({ input, rules, w }: Walk, needs: Needs, subject: Subject): void {
+function pulses({ input, rules, w }: Walk, needs: Needs, subject: Subject, filtered: boolean): void {
   const supply = field('supply.voltage', input.supply?.voltage?.value, input.supply?.voltage?.text);
   const peak = w.figure('drive.peakVoltage', doubledPulse, { U: supply });
   if (peak === undefined) return;
@@ -184,8 +206,8 @@ function pulses({ input, rules, w }: Walk, needs: Needs, subject: Subject): void
     const cure = rules.outputReactor === 'accept' ? 'a dV/dt filter or an output reactor' : 'a dV/dt filter';
     w.finding(
       'drive.cable-too-long',
-      'caution',
-      `${cable.text} of motor cable, ${metres} m without a filter: pulses may double to ${writeQuantity(peak, 'V')} at the motor. Fit ${cure}, hang the drive nearer, or take an inverter-duty motor.`,
+      filtered ? 'note' : 'caution',
+      `${cable.text} of motor cable, ${metres} m without a filter: pulses may double to ${writeQuantity(peak, 'V')} at the motor. ${filtered ? `The choice counts ${cure}.` : `Fit ${cure}, hang the drive nearer, or take an inverter-duty motor.`}`,
       {
         fields: ['place.cable.length'],
         figures: ['drive.peakVoltage', 'drive.cableLimit'],

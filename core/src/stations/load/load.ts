@@ -21,7 +21,7 @@ import {
   withMargin,
   type Segment,
 } from '../../physics';
-import { houseRules } from '../../practice';
+import { factsOf, houseRules } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
 import { breakawayGiven, tellDrivenShaft } from './demand';
 import { readTrain, tellPull, type Drivetrain } from './drivetrain';
@@ -36,6 +36,8 @@ export function findLoad(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
   const demand = load?.demand;
   if (!load || !demand) {
     w.want('load.demand');
+    const stamped = fromPlate(walk, plate);
+    if (stamped) return stamped;
     missingLoad(
       w,
       'There is no load yet: give power, torque or a pull at a radius, and the speed of the driven shaft.',
@@ -73,6 +75,8 @@ export function findLoad(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
     return undefined;
   }
   return {
+    basis: 'load',
+    startKnown: true,
     torque,
     speed,
     power,
@@ -89,6 +93,54 @@ export function findLoad(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
     sheave: load.train?.sheave?.value,
   };
 }
+
+/** What the old motor's rating is taken for, where no load was given. */
+const plateStands = 'no load given: the old motor’s rating stands for it';
+
+/** The old motor's rating as the load, without a margin on top: the same as before is the least. Undefined where the plate is not complete. */
+function fromPlate(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
+  const { input, w } = walk;
+  const { power, speed, current, voltage } = plate;
+  const torque = w.value('plate.ratedTorque');
+  if (power === undefined || speed === undefined || torque === undefined) return undefined;
+  if (current === undefined || voltage === undefined) return undefined;
+  const load = input.load;
+  const facts = factsOf(load?.machine);
+  const machine = load?.machine !== undefined;
+  // Of an unknown machine nothing is claimed at standstill but its torque.
+  const breakaway = load?.breakaway ?? (machine ? facts.breakaway : 1);
+  const of = (symbol: string) => ({ field: 'load.demand', assumed: plateStands, symbol });
+  const given = { kind: 'given', title: 'The old motor’s rating', fromMemory: false } as const;
+  w.stated('load.motorPower', 'W', q(power, 'W'), given, of('P_m'));
+  w.stated('load.motorSpeed', 'rpm', q(speed, 'rpm'), given, of('n_m'));
+  w.stated('load.motorTorque', 'N.m', q(torque, 'N.m'), given, of('T_m'));
+  w.stated('load.requiredPower', 'W', q(power, 'W'), given, of('P_req'));
+  w.figure('load.breakawayTorque', breakawayTorque, { T_m: 'load.motorTorque', k_b: breakawayGiven(walk, load?.machine) });
+  w.finding(
+    'load.from-plate',
+    'note',
+    `No load is given: the old motor’s rating, ${w.text('load.motorPower')} at ${w.text('load.motorSpeed')}, stands for it, with no margin on top. Guard’s settings are the old motor’s: reset them from the new plate.${input.history ? '' : ' Was it overheated? Say what failed under history, for the same motor into the same trouble fails the same way.'}`,
+    { fields: ['load.demand', 'plate.power', 'history.causes'], figures: ['load.motorPower', 'plate.ratedPower'] },
+  );
+  return {
+    basis: 'plate',
+    startKnown: machine && input.motor?.existing === true,
+    torque,
+    speed,
+    power,
+    shape: shapeOf(load?.shape, load?.machine),
+    breakaway,
+    margin: 1,
+    ratio: 1,
+    overload: load?.overload?.ratio ?? 1,
+    startRatio: load?.startRatio ?? 1,
+    thermal: 1,
+    peak: load?.overload?.ratio ?? 1,
+    uncertainty: 0,
+    belt: load?.train?.kind === 'belt' || load?.train?.kind === 'chain',
+    sheave: load?.train?.sheave?.value,
+  };
+} // prettier-ignore
 
 function missingLoad(w: Workings, text: string): void {
   w.finding('load.missing', 'caution', text, { fields: ['load.demand'] });

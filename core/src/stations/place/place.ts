@@ -1,5 +1,5 @@
 import type { EnclosureView } from '../../case';
-import { commonPractice, remembered } from '../../contract';
+import { commonPractice, remembered, type Prescribed } from '../../contract';
 import { assumed, field, type Given } from '../../law';
 import { enclosureOf, enclosureText } from '../../nameplate';
 import { torqueAtVoltage } from '../../physics';
@@ -17,7 +17,7 @@ import { percent, type PlaceNeeds, type Walk } from '../../needs';
 
 /** Heat, height, dirt and water: what is left of motor and drive, and which enclosures will do. */
 export function surveyPlace(walk: Walk): PlaceNeeds {
-  const { input, practice, rules, w } = walk;
+  const { input, rules, w } = walk;
   w.enter('place');
   const place = input.place;
   if (place?.hazardous === true) {
@@ -57,7 +57,7 @@ export function surveyPlace(walk: Walk): PlaceNeeds {
     food: place?.food ?? false,
     mounting: place?.mounting ?? 'floor',
   };
-  const enclosures = practice.enclosures(conditions);
+  const enclosures = enclosuresFor(walk, conditions);
   for (const [path, given] of [
     ['place.dirt', place?.dirt],
     ['place.water', place?.water],
@@ -81,6 +81,23 @@ export function surveyPlace(walk: Walk): PlaceNeeds {
   };
 }
 
+/**
+ * Enclosures that will do in the place; where nobody described it, at least what the old motor had, and enclosed where there was none:
+ * the same as before is the least.
+ */
+function enclosuresFor({ input, practice }: Walk, conditions: PlaceConditions): Prescribed<readonly string[]> {
+  const suitable = practice.enclosures(conditions);
+  const { dirt, water, corrosive, food } = input.place ?? {};
+  if (dirt !== undefined || water !== undefined || corrosive || food) return suitable;
+  const old = (input.plate && enclosureOf(input.plate, practice)) ?? 'enclosed';
+  const kinds = enclosureWords.map((e) => e.kind);
+  const least = kinds.slice(Math.max(0, kinds.indexOf(old)));
+  return { value: suitable.value.filter((kind) => least.includes(kind)), source: asBefore };
+}
+const asBefore = commonPractice(
+  'A place nobody described wants at least what stood there, and enclosed where nothing is known',
+);
+
 /** Every enclosure in the words of both traditions: whether it will do here, and why not; cheapest first. */
 export function enclosureTable({ conditions, enclosures }: PlaceNeeds): EnclosureView[] {
   return enclosureWords.map(({ kind, words, protection, cooling, construction }) => ({
@@ -93,7 +110,11 @@ export function enclosureTable({ conditions, enclosures }: PlaceNeeds): Enclosur
     cheapest: kind === enclosures[0],
     text:
       enclosureFault(kind, conditions) ??
-      (kind === enclosures[0] ? 'the cheapest that will do' : 'will do, and costs more'),
+      (!enclosures.includes(kind)
+        ? 'the place is not described: at least what stood there, or enclosed'
+        : kind === enclosures[0]
+          ? 'the cheapest that will do'
+          : 'will do, and costs more'),
   }));
 }
 

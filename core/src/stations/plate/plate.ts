@@ -96,6 +96,7 @@ export function readPlate(walk: Walk): PlateFacts {
     frame: plate.frame,
     special: specialParts(plate, frameOf(plate, made, walk.practice, poles)),
     enclosure: enclosureOf(plate, walk.practice),
+    serviceFactor: plate.serviceFactor,
   };
 }
 

@@ -65,14 +65,15 @@ function fasterSpeed(
   if (speed === undefined || power === undefined || poles === undefined || frequency === undefined) return;
   if (next.speed === undefined || next.power === undefined || next.poles !== poles || next.frequency !== frequency)
     return;
+  const asked = needs?.load.basis === 'load' ? needs : undefined;
   const shape = needs?.load.shape ?? shapeOf(input.load?.shape, input.load?.machine);
   const n_s: Given<'rpm'> = { field: 'plate.frequency', value: q((120 * frequency) / poles, 'rpm') };
   // Without a load the old motor is taken to be fully loaded.
-  const T: Given<'N.m'> = needs
-    ? { value: q(needs.load.torque, 'N.m'), field: 'load.demand' }
+  const T: Given<'N.m'> = asked
+    ? { value: q(asked.load.torque, 'N.m'), field: 'load.demand' }
     : { value: torqueFromPower.of({ P: q(power, 'W'), n: q(speed, 'rpm') }), field: 'load.demand', assumed: 'no load known: the old motor fully loaded' }; // prettier-ignore
-  const n: Given<'rpm'> = needs
-    ? { value: q(needs.load.speed, 'rpm'), field: 'load.demand.speed' }
+  const n: Given<'rpm'> = asked
+    ? { value: q(asked.load.speed, 'rpm'), field: 'load.demand.speed' }
     : { value: q(speed, 'rpm'), field: 'plate.speed' };
   const ends = [
     ['replacement.oldSpeed', 'replacement.oldPower', 'replacement.oldCurrent', old, plate.current, 'plate'],

@@ -61,17 +61,26 @@ export function rowOf(needs: Needs, subject: Subject, tried: Tried): StartRow {
   };
 }
 
-/** The cheapest method that will do, and why not the cheaper ones; null where none does. */
-export function recommend(rows: readonly StartRow[]): StartView['recommended'] {
+/** The method chosen, else the cheapest that will do, and why not the cheaper ones; null where none does. */
+export function recommend(rows: readonly StartRow[], chosen: Method | undefined): StartView['recommended'] {
   const byCost = rows.toSorted((a, b) => a.costIndex - b.costIndex);
-  const best = byCost.find((r) => r.outcome === 'pass') ?? byCost.find((r) => r.outcome === 'caution');
+  const best =
+    rows.find((r) => r.method === chosen) ??
+    byCost.find((r) => r.outcome === 'pass') ??
+    byCost.find((r) => r.outcome === 'caution');
   if (!best) return null;
   const cheaper = byCost.slice(0, byCost.indexOf(best));
   return {
     method: best.method,
     reasons: [
-      `${methodNames[best.method]}: ${cheaper.length === 0 ? 'the cheapest starter, and it will do' : 'the cheapest that will do'}. ${best.text}`,
-      ...cheaper.map((r) => `${methodNames[r.method]} costs less, but: ${r.text}`),
+      best.method === chosen
+        ? `${methodNames[best.method]}: as chosen with the motor. ${best.text}`
+        : `${methodNames[best.method]}: ${cheaper.length === 0 ? 'the cheapest starter, and it will do' : 'the cheapest that will do'}. ${best.text}`,
+      ...cheaper.map((r) =>
+        r.outcome === 'pass'
+          ? `${methodNames[r.method]} would start it too, and costs less to buy: see what Choice has against it.`
+          : `${methodNames[r.method]} costs less, but: ${r.text}`,
+      ),
     ],
   };
 }

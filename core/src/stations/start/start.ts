@@ -52,7 +52,7 @@ export interface Starting {
  * The subject's start by every method: at standstill in closed form, and, where the motor's circuit and the supply's voltage are known,
  * simulated on this load and this supply.
  */
-export function tellStart(walk: Walk, needs: Needs, subject: Subject): StartTold | undefined {
+export function tellStart(walk: Walk, needs: Needs, subject: Subject, chosen?: Method): StartTold | undefined {
   const { input, w } = walk;
   w.enter('start');
   const supply: Given<'V'> = field('supply.voltage', input.supply?.voltage?.value, input.supply?.voltage?.text);
@@ -86,7 +86,7 @@ export function tellStart(walk: Walk, needs: Needs, subject: Subject): StartTold
   const tried = triedAll(needs, subject);
   const still: Standstill = { walk, needs, subject, supply, known, starter: startersOf(needs, tried) };
   for (const method of methods) tellStandstill(still, method);
-  const told = tellSimulated(still, tried);
+  const told = tellSimulated(still, tried, chosen);
   if (!told) {
     for (const method of methods) peakAtStandstill(still, method);
     judgeStandstill(walk, subject);
@@ -112,7 +112,7 @@ const startersOf = ({ starter }: Needs, tried: readonly Tried[]): StandstillSett
   );
 
 /** What the simulated starts say; undefined where nothing could be simulated. */
-function tellSimulated(still: Standstill, tried: readonly Tried[]): StartTold | undefined {
+function tellSimulated(still: Standstill, tried: readonly Tried[], taken: Method | undefined): StartTold | undefined {
   const { walk, needs, subject, supply } = still;
   const { input } = walk;
   const { motor } = subject;
@@ -147,7 +147,7 @@ function tellSimulated(still: Standstill, tried: readonly Tried[]): StartTold | 
   return {
     view: {
       rows,
-      recommended: recommend(rows),
+      recommended: recommend(rows, taken),
       machine: machineView(motor.name, bench.circuit, bench.fitted, assumedOfMotor),
     },
     curves: curvesOf(bench, tried, own),

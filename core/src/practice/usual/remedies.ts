@@ -1,0 +1,26 @@
+import { commonPractice } from '../../contract';
+
+/** What is bought or set to answer a caution. */
+export const remedyKinds = ['adapter', 'filter', 'sine-filter', 'roller-bearing', 'insulated-bearing', 'blower', 'sheave', 'phase-relay', 'setting'] as const; // prettier-ignore
+export type RemedyKind = (typeof remedyKinds)[number];
+
+/** Invented price index of a remedy for a motor: a base, and so much for each kW to the power 0.8. Compares, prices nothing. */
+const prices: Readonly<Record<RemedyKind, readonly [base: number, each: number]>> = {
+  adapter: [40, 5],
+  filter: [120, 14],
+  'sine-filter': [220, 40],
+  'roller-bearing': [30, 2],
+  'insulated-bearing': [90, 3],
+  blower: [260, 9],
+  sheave: [40, 4],
+  'phase-relay': [60, 0],
+  setting: [0, 0],
+};
+
+export const remedySource = commonPractice('Invented price index of the usual remedies; compares, prices nothing');
+
+/** Price index of a remedy for a motor of this power, W. */
+export function remedyPrice(kind: RemedyKind, power: number): number {
+  const [base, each] = prices[kind];
+  return Math.round(base + each * (power / 1000) ** 0.8);
+}

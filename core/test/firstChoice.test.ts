@@ -1,0 +1,279 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  comparedMethods,
+  findFirst,
+  judge,
+  judgeWhole,
+  motorsFor,
+  readCase,
+  solveWith,
+  type CaseText,
+  type Result,
+} from '@pilgrim/core';
+import { conveyor, figure, findingIds, ordinaryPlate, solved } from './cases';
+import { likelyCase } from './randomCases';
+
+type Over = Partial<CaseText>;
+const read = (text: CaseText) => {
+  const reading = readCase(text);
+  if (!reading.ok) expect.fail(reading.errors.map((e) => `${e.path}: ${e.message}`).join('\n'));
+  return solveWith(reading.value);
+};
+const fan = (hp: number, over: Over = {}, load: object = {}): CaseText => ({
+  ...conveyor,
+  load: { machine: 'centrifugal-fan', demand: { kind: 'power', power: `${hp} hp`, speed: '1760 rpm' }, ...load },
+  place: { ambient: '30 degC', altitude: '100 m', dirt: 'clean', water: 'dry' },
+  ...over,
+});
+const verdict = (r: Result, requirement: string) =>
+  r.candidates[0]?.verdicts.find((v) => v.requirement === requirement);
+const enclosureOf = (r: Result): string => r.choice?.motor.enclosure ?? 'none';
+
+describe('the simulation decides, closed forms only prune', () => {
+  it('the pruned search gives the first choice that simulating every motor with every method gives', () => {
+    let compared = 0;
+    for (const text of fc.sample(likelyCase, { numRuns: 40, seed: 7 })) {
+      const { screening } = read(text);
+      if (!screening) continue;
+      const { needs } = screening;
+      const motors = motorsFor(needs.practice.id, []).filter((_, i) => i % 40 === 0);
+      const pruned = judge(needs, motors, comparedMethods);
+      findFirst(pruned);
+      const whole = judgeWhole(needs, motors, comparedMethods);
+      findFirst(whole);
+      const first = (j: typeof whole) => (j.worst[j.order[0] ?? 0] === 2 ? -1 : j.order[0]);
+      expect(first(pruned), JSON.stringify(text)).toBe(first(whole));
+      expect(pruned.runs).toBeLessThan(whole.runs);
+      compared++;
+    }
+    expect(compared).toBeGreaterThan(20);
+  });
+  it('on weak supplies the chosen method passes in its own simulation, and its size has a reason', () => {
+    const weak = fc.record({ text: likelyCase, kva: fc.integer({ min: 30, max: 400 }) });
+    let chosen = 0;
+    for (const { text, kva } of fc.sample(weak, { numRuns: 60, seed: 11 })) {
+      const r = solved({
+        ...text,
+        supply: { ...text.supply, source: { kind: 'transformer', rating: `${kva} kVA`, impedance: 0.05 } },
+      });
+      if (r.choice?.basis !== 'load') continue;
+      chosen++;
+      const own = r.start?.rows.find((x) => x.method === r.choice?.method);
+      expect(own?.outcome, own?.text).not.toBe('fail');
+      expect(own?.run?.ending).toBe('running');
+      expect(own?.run?.thermalUse).toBeLessThanOrEqual(1);
+      const share = figure(r, 'choice.loading');
+      if (share < 0.5 * 0.98) expect(verdict(r, 'loading')?.text).toMatch(/: .+\./);
+      expect(r.start?.recommended?.method).toBe(r.choice.method);
+    }
+    expect(chosen).toBeGreaterThan(10);
+  });
+  it.each([
+    ['load', (x: number) => fan(12 * x, {}, { inertia: '3 kg.m2' })],
+    ['inertia', (x: number) => fan(18, {}, { inertia: `${3 * x} kg.m2` })],
+    ['cable', (x: number) => fan(18, { place: { ambient: '30 degC', dirt: 'clean', water: 'dry', cable: { length: `${40 * x} m` } } })],
+    ['a weaker source', (x: number) => fan(18, { supply: { ...conveyor.supply, source: { kind: 'transformer', rating: `${200 / x} kVA`, impedance: 0.05 } } })],
+  ] as const)('for one motor on the line, more %s never betters a verdict other than loading', (_, of) => {
+    const outcomes = ['pass', 'caution', 'fail'];
+    let before: Record<string, number> = {};
+    for (const x of [1, 1.5, 2.2, 3.5, 6]) {
+      const r = solved({ ...of(x), motor: { catalogue: 'na-tefc-25hp-4p' }, method: 'direct' });
+      const now = Object.fromEntries(r.candidates[0]?.verdicts.map((v) => [v.requirement, outcomes.indexOf(v.outcome)]) ?? []);
+      for (const [id, outcome] of Object.entries(now))
+        if (id !== 'loading') expect(outcome, `${id} at ${x}`).toBeGreaterThanOrEqual(before[id] ?? 0);
+      before = now;
+    }
+    // At the top of each something has given way, but for the cable, which only takes torque.
+    if (_ !== 'cable') expect(Math.max(...Object.values(before))).toBe(2);
+  }); // prettier-ignore
+  it('a heavy fan is not started straight on the line unless its own start passes', () => {
+    for (const inertia of [5, 15, 30, 45, 60, 90]) {
+      const r = solved(fan(50, {}, { inertia: `${inertia} kg.m2` }));
+      const own = r.start?.rows.find((x) => x.method === r.choice?.method);
+      if (r.choice) expect(own?.run?.thermalUse).toBeLessThanOrEqual(1);
+    }
+  });
+});
+
+describe('size has two sides', () => {
+  const pinned = (hp: number, load: object = {}, catalogue = 'na-tefc-60hp-4p') =>
+    verdict(solved({ ...fan(hp, {}, load), motor: { catalogue } }), 'loading');
+  it('from half load it passes; below that it is a caution, for a pinned motor however low', () => {
+    expect(pinned(31)).toMatchObject({ outcome: 'pass', tight: false });
+    // Lightly loaded it turns faster, and a fan then takes more.
+    expect(pinned(28.5)).toMatchObject({ outcome: 'pass', tight: true });
+    expect(pinned(27)).toMatchObject({ outcome: 'caution' });
+    expect(pinned(10)).toMatchObject({ outcome: 'caution' });
+  });
+  it('a cycle, constant power or inertia is a reason, and is said', () => {
+    expect(pinned(20, { overload: { ratio: 1.6 } })).toMatchObject({ outcome: 'pass', text: expect.stringContaining('peaks') });
+    expect(pinned(20, { overload: { ratio: 1.4 } })).toMatchObject({ outcome: 'caution' });
+    expect(pinned(20, { shape: 'constant-power' })).toMatchObject({ outcome: 'pass', text: expect.stringContaining('constant power') });
+    expect(pinned(20, { inertia: '60 kg.m2' })).toMatchObject({ outcome: 'pass', text: expect.stringContaining('inertia') });
+    expect(pinned(20, { inertia: '2 kg.m2' })).toMatchObject({ outcome: 'caution' });
+  }); // prettier-ignore
+  it('the smallest size made is exempt', () => {
+    const r = solved(fan(0.05));
+    expect(r.choice?.motor.power).toBe('1/2 hp');
+    expect(verdict(r, 'loading')).toMatchObject({ outcome: 'pass', text: expect.stringContaining('smallest') });
+  });
+  it('no motor loaded below 0.3 without a reason is chosen', () => {
+    for (const hp of [2, 7, 14, 33, 90]) expect(figure(solved(fan(hp)), 'choice.loading')).toBeGreaterThan(0.5 * 0.98);
+  });
+  it('a miss of the margin by 2 % passes as tight, by more it does not; the load itself is a physical limit', () => {
+    const power = (hp: number, sizingMargin: number) =>
+      verdict(solved({ ...fan(hp), rules: { sizingMargin }, motor: { catalogue: 'na-tefc-20hp-4p' } }), 'power');
+    expect(power(17.5, 1.1)).toMatchObject({ outcome: 'pass', tight: false });
+    expect(power(18, 1.1)).toMatchObject({ outcome: 'pass', tight: true });
+    expect(power(18.7, 1.1)).toMatchObject({ outcome: 'fail' });
+    expect(power(19.8, 1)).toMatchObject({ outcome: 'pass' });
+    expect(power(20.3, 1)).toMatchObject({ outcome: 'fail' });
+  });
+  it('over- and undersize of the old motor are said first', () => {
+    const old = (hp: number) => solved({ ...fan(20), plate: { ...ordinaryPlate, power: `${hp} hp`, current: '100/50 A', frame: undefined } }).findings.find((f) => f.id === 'choice.oversize');
+    expect(old(60)).toMatchObject({ level: 'note', text: expect.stringMatching(/20\.0 hp.* of load on a .*60\.0 hp.* motor/) });
+    expect(old(30)).toBeUndefined();
+    expect(old(15)).toMatchObject({ level: 'caution', text: expect.stringContaining('overloaded') });
+    expect(old(20)).toBeUndefined();
+  }); // prettier-ignore
+});
+
+describe('cautions have a price, a remedy or a condition', () => {
+  const unknown = (hp: number, over: Over = {}) =>
+    fan(hp, { supply: { voltage: '480 V', frequency: '60 Hz', phases: 3 }, ...over });
+  it('a source nobody described is a condition with its transformer; described, it is judged', () => {
+    const r = solved(unknown(20));
+    const condition = verdict(r, 'supply')?.condition;
+    expect(condition).toMatchObject({ field: 'supply.source', text: expect.stringContaining('transformer') });
+    expect(verdict(r, 'supply')?.outcome).toBe('pass');
+    const kva = Number(/([\d.]+) kVA/.exec(condition?.limit ?? '')?.[1]);
+    const given = (rating: number) =>
+      solved({ ...fan(20), motor: { catalogue: r.choice?.motor.id ?? '' }, method: 'direct', supply: { ...unknown(20).supply, voltage: '480 V', source: { kind: 'transformer', rating: `${rating} kVA`, impedance: 0.05 } } }); // prettier-ignore
+    expect(verdict(given(kva), 'supply')).toMatchObject({ outcome: 'pass', condition: null });
+    expect(verdict(given(kva / 1.5), 'supply')).toMatchObject({ outcome: 'fail' });
+  });
+  it('a limit beyond a usual transformer is a caution instead, by house rule', () => {
+    const of = (usualTransformer: number) => {
+      const r = solved({ ...unknown(100, { rules: { usualTransformer } }), motor: { catalogue: 'na-tefc-125hp-4p' }, method: 'direct' });
+      return [verdict(r, 'supply')?.outcome, verdict(r, 'supply')?.condition !== null];
+    };
+    expect(of(5000)).toEqual(['pass', true]);
+    expect(of(100)).toEqual(['caution', false]);
+  }); // prettier-ignore
+  it('what has neither open caution nor condition stands beside the choice, with what it costs more', () => {
+    // A cable not told is a condition to a general-purpose winding; one made for pulses needs none.
+    const r = solved(fan(20, { speed: { need: 'variable', min: 0.5, max: 1, profile: [{ hours: 4000, flow: 0.8 }] } }));
+    expect(r.choice?.closed).toMatchObject({ costsMore: expect.any(Number), text: expect.stringContaining('nothing left open') });
+    expect(solved(fan(20)).choice?.closed).toBeNull();
+  }); // prettier-ignore
+  it('a differing frame is a priced adapter, and its price counts', () => {
+    const of = (frame: string) => {
+      const r = solved({ ...fan(18), plate: { ...ordinaryPlate, frame }, motor: { catalogue: 'na-tefc-20hp-4p' } });
+      return { verdict: verdict(r, 'frame'), price: r.candidates[0]?.cost.priceIndex ?? 0 };
+    };
+    expect(of('256T').verdict).toMatchObject({ outcome: 'pass', remedy: null });
+    expect(of('254T').verdict).toMatchObject({ outcome: 'pass', remedy: { kind: 'adapter' } });
+    expect(of('254T').price - of('256T').price).toBe(of('254T').verdict?.remedy?.priceIndex);
+  });
+  it('a long cable to a general-purpose winding counts a filter; a short one does not; one not told is a condition', () => {
+    const of = (length: string | undefined) =>
+      verdict(
+        solved({ ...fan(18, { place: { ambient: '30 degC', dirt: 'clean', water: 'dry', ...(length && { cable: { length } }) } }), method: 'drive', motor: { catalogue: 'na-tefc-20hp-4p' } }),
+        'winding',
+      );
+    expect(of('16 m')).toMatchObject({ outcome: 'pass', remedy: { kind: 'filter' } });
+    expect(of('15 m')).toMatchObject({ outcome: 'pass', remedy: null, condition: null });
+    expect(of(undefined)).toMatchObject({ outcome: 'pass', condition: { field: 'place.cable.length', limit: '15 m' } });
+  }); // prettier-ignore
+  it('an open caution weighs what the house rule says', () => {
+    const price = (cautionWeight: number) =>
+      solved({ ...fan(18), rules: { cautionWeight, costTie: 0 } }).candidates.find((c) => c.outcome === 'caution');
+    expect(price(0)).toBeDefined();
+    const first = (cautionWeight: number) => solved({ ...fan(18), rules: { cautionWeight } }).choice?.outcome;
+    expect(first(5)).toBe('pass');
+  });
+});
+
+describe('near ties are ties', () => {
+  const failed = (enclosure: string, over: Over = {}) =>
+    solved({ ...fan(18, { place: undefined }), plate: { ...ordinaryPlate, enclosure }, ...over });
+  it('of those that cost the same, the old motor’s kind and the smaller size are taken, and what decided is said', () => {
+    const r = failed('TEFC');
+    expect(r.choice?.motor).toMatchObject({ power: '20 hp', frame: '256T', poles: 4 });
+    expect(enclosureOf(r)).toContain('TEFC');
+    expect(r.choice?.tie?.count).toBeGreaterThan(1);
+    expect(r.choice?.reasons[0]).toContain('cost the same within 2 %');
+  });
+  it('without a tie the cheapest stands', () => {
+    const r = solved({ ...fan(18), rules: { costTie: 0 } });
+    const cheapest = Math.min(...r.candidates.filter((c) => c.outcome === 'pass').map((c) => c.cost.lifeCycle));
+    expect(r.candidates[0]?.cost.lifeCycle).toBe(cheapest);
+  });
+});
+
+describe('same as before is the least', () => {
+  it('a place nobody described wants what stood there, and enclosed where nothing is known', () => {
+    const undescribed = (enclosure?: string) =>
+      solved({ ...fan(18, { place: undefined }), ...(enclosure && { plate: { ...ordinaryPlate, enclosure } }) });
+    expect(enclosureOf(undescribed('TEFC'))).toContain('TEFC');
+    expect(enclosureOf(undescribed())).not.toContain('ODP');
+    expect(enclosureOf(undescribed('ODP'))).toContain('ODP');
+    const described = solved({ ...fan(18), plate: { ...ordinaryPlate, enclosure: 'TEFC' }, place: { dirt: 'clean', water: 'dry' } });
+    expect(verdict({ ...described, candidates: described.candidates.filter((c) => c.motor.enclosure === 'ODP') }, 'enclosure')?.outcome ?? 'pass').toBe('pass');
+  }); // prettier-ignore
+  const plateOnly = (over: Over = {}, plate: object = {}): CaseText => ({
+    format: 'pilgrim.case/1',
+    practice: 'north-america',
+    supply: { voltage: '480 V', frequency: '60 Hz', phases: 3 },
+    plate: { ...ordinaryPlate, ...plate },
+    ...over,
+  });
+  it('this motor failed, what do I buy: its answer from the plate alone', () => {
+    const r = solved(plateOnly());
+    expect(r.choice).toMatchObject({ basis: 'plate', method: 'direct', motor: { power: '20 hp', frame: '256T' } });
+    expect(enclosureOf(r)).toContain('TEFC');
+    expect(findingIds(r)).toContain('load.from-plate');
+    expect(r.findings.find((f) => f.id === 'load.from-plate')?.text).toContain('reset them from the new plate');
+    expect(findingIds(r)).not.toContain('load.missing');
+    // The stations go on speaking of the motor that is there.
+    expect(r.subject?.kind).toBe('plate');
+    expect(figure(r, 'guard.overloadDial')).toBe(25);
+    expect(r.figures['choice.loading']).toBeUndefined();
+  });
+  it('rating against rating: within 2 % is the same size, and smaller is none', () => {
+    const kw = (power: string) => solved(plateOnly({}, { power, powerAlso: undefined })).choice?.motor.power;
+    expect(kw('15 kW')).toBe('20 hp');
+    expect(kw('21 hp')).toBe('25 hp');
+  });
+  it('heat puts a condition on the load and names the next size; after overheating it counts', () => {
+    const hot = solved(plateOnly({ place: { ambient: '46 degC' } }));
+    expect(verdict(hot, 'power')).toMatchObject({ outcome: 'pass', condition: { field: 'load.demand', text: expect.stringMatching(/18\.8 hp.*25\.0 hp/) } });
+    expect(hot.choice?.motor.power).toBe('20 hp');
+    const cooked = solved(plateOnly({ place: { ambient: '46 degC' }, history: { causes: ['overheated'] } }));
+    expect(cooked.choice?.motor.power).toBe('25 hp');
+    expect(verdict(solved(plateOnly()), 'power')?.condition).toBeNull();
+  }); // prettier-ignore
+  it('an incomplete plate is no load: the load is missing still', () => {
+    const r = solved(plateOnly({}, { current: undefined }));
+    expect(r.choice).toBeNull();
+    expect(findingIds(r)).toContain('load.missing');
+  });
+  it('a drive for the motor that is there comes from its plate alone', () => {
+    const there = (over: Over = {}, plate: object = {}) =>
+      solved(plateOnly({ errand: 'control', motor: { existing: true }, method: 'drive', ...over }, plate));
+    const r = there({ load: { machine: 'centrifugal-fan' }, speed: { need: 'variable', min: 0.5, max: 1 } });
+    expect(r.subject).toMatchObject({ kind: 'pinned', method: 'drive' });
+    expect(r.choice).toMatchObject({ method: 'drive', basis: 'plate', motor: { power: '20 hp' } });
+    expect(figure(r, 'drive.requiredCurrent')).toBeCloseTo(25, 9);
+    expect(r.start?.rows.find((x) => x.method === 'drive')?.run?.ending).toBe('running');
+    expect(findingIds(there({}, { current: undefined }))).toContain('load.missing');
+  });
+  it('existing needs a plate, and stands alone', () => {
+    const wrong = readCase({ ...plateOnly(), motor: { existing: true, catalogue: 'na-tefc-20hp-4p' } });
+    expect(wrong).toMatchObject({ ok: false, errors: [{ path: 'motor' }] });
+    const none = solved({ ...fan(18), motor: { existing: true } });
+    expect(findingIds(none)).toContain('choice.pin-not-used');
+    expect(none.choice).not.toBeNull();
+  });
+});
