@@ -5,7 +5,7 @@ import { motorDerating } from '../practice';
 import { q } from '../quantity';
 import type { Solved } from './solve';
 import type { Needs } from '../needs';
-import { entryVerdict, explain, judge, outcomeOf, requirements, type Judged } from '../judge';
+import { entryVerdict, explain, findFirst, judge, outcomeOf, requirements, type Judged } from '../judge';
 
 export type Screening = NonNullable<Solved['screening']>;
 
@@ -121,7 +121,8 @@ export function explainMotor(of: Screening, id: string): Candidate | undefined {
 
 /** What the first choice would be at other needs: the motor's name and method, or null where nothing passes. */
 function firstAt(needs: Needs, judged: Judged): { readonly key: string; readonly words: string } {
-  const again = judge(needs, judged.columns.motors, judged.methods);
+  const again = judge(needs, judged.columns.motors, judged.methods, judged.bench.pinned);
+  findFirst(again);
   const entry = again.order[0];
   const motor = entry === undefined ? undefined : again.columns.motors[Math.floor(entry / again.methods.length)];
   if (entry === undefined || !motor || again.worst[entry] === 2) return { key: 'none', words: 'nothing passes' };
@@ -257,7 +258,8 @@ export function poleOptions({ needs, judged }: Screening): PoleOption[] {
     const speed = (load.speed * synchronous(poles)) / synchronous(own);
     const torque = (load.torque * load.speed) / speed;
     const moved: Needs = { ...needs, load: { ...load, speed, torque, ratio: (load.ratio * speed) / load.speed } };
-    const again = judge(moved, motors, judged.methods);
+    const again = judge(moved, motors, judged.methods, judged.bench.pinned);
+    findFirst(again);
     const entry = again.order[0];
     if (entry === undefined) return [];
     return [
