@@ -90,6 +90,10 @@ export type Candidate = Frozen<z.output<typeof candidate>>;
 const methodVerdict = z.strictObject({ method, outcome, verdicts: z.array(verdict) });
 export type MethodVerdict = Frozen<z.output<typeof methodVerdict>>;
 
+/** A line of the buying specification: what is asked, and what may differ. */
+const buyingLine = z.strictObject({ what: z.string(), text: z.string(), may: z.string() });
+export type BuyingLine = Frozen<z.output<typeof buyingLine>>;
+
 /** The best candidate with neither open caution nor condition, where it is another one. */
 const closed = z.strictObject({ motor, method, control, costsMore: z.number(), text: z.string() });
 const choice = z.strictObject({
@@ -105,6 +109,7 @@ const choice = z.strictObject({
   tie: z.strictObject({ count: z.number(), by: z.string() }).nullable(),
   /** Starts that were simulated to find it. */
   runs: z.number(),
+  buying: z.array(buyingLine),
 });
 export type Choice = Frozen<z.output<typeof choice>>;
 

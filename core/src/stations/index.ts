@@ -5,6 +5,7 @@ export * from './plate/replacement';
 export * from './load/load';
 export * from './place/place';
 export * from './speed/speed';
+export * from './choice/buying';
 export * from './choice/choice';
 export * from './start/supply';
 export * from './start/machine';

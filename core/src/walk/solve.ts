@@ -29,6 +29,7 @@ import {
 import {
   askSpeed,
   bestOfEach,
+  buyingLines,
   countMotors,
   enclosureTable,
   findLoad,
@@ -255,6 +256,7 @@ function chooseAndTell(
         closed: closedBeside(needs, judged, entry, first),
         tie: judged.tie && judged.tie.by !== '' ? { count: judged.tie.count, by: judged.tie.by } : null,
         runs: judged.runs,
+        buying: buyingLines(walk, needs, motor, first),
       };
     }
     if (needs.assumed.length > 0)

@@ -24,6 +24,14 @@ const answeredBy: Readonly<Partial<Record<LessonId, RemedyKind>>> = {
   'history-cooling': 'blower',
 };
 
+const boughtFor: Readonly<Partial<Record<LessonId, string>>> = {
+  'history-bearing': 'a roller bearing at the drive end',
+  'history-shaft-current': 'a shaft grounding ring and, above about 75 kW, an insulated bearing',
+  'history-pulses': 'a dV/dt filter at the drive',
+  'history-phase-loss': 'an overload relay that sees the loss of a phase',
+  'history-cooling': 'a blower of its own on the motor',
+};
+
 /** What the old motor's failure taught, as requirements; each applies where the history taught it. */
 export const lessons: readonly Requirement<LessonId>[] = lessonIds.map((id) =>
   requirement({
@@ -51,7 +59,7 @@ export const lessons: readonly Requirement<LessonId>[] = lessonIds.map((id) =>
         text: `Holds if the load, measured at the running machine, is at most ${limit}: the old motor was overheated.`,
       };
     },
-    remedied: ({ needs, motor, method }) => judgeLesson(needs, id, motor, method).text(),
+    remedied: () => boughtFor[id] ?? '',
     sentence: ({ needs, motor, method }) => judgeLesson(needs, id, motor, method).text(),
     cure: ({ needs }) =>
       needs.speed.variable && id === 'history-cooling' ? 'a higher lowest speed' : 'what its verdict says',

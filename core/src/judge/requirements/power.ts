@@ -35,7 +35,7 @@ export const power = requirement({
       return `${text(rated)} left after heat and height, ${text(asked)} asked with the margin${v.margin < 0 ? ': tight' : ''}.`;
     const cure =
       hottest === undefined
-        ? `It would pass with ${percent(share)} of this load.`
+        ? `It would pass with ${percent(wholeBelow(share))} of this load.`
         : `It would pass up to ${writeQuantity(hottest, 'degC', 'si')}.`;
     return `${text(rated)} left after heat and height, but ${text(asked)} is asked. ${cure}`;
   },
@@ -55,10 +55,13 @@ export const power = requirement({
     if (v.needs.place.motorDerating <= 0) return 'a cooler or lower place';
     const { hottest, share } = sizes(v);
     return hottest === undefined
-      ? `at most ${percent(share)} of this load`
+      ? `at most ${percent(wholeBelow(share))} of this load`
       : `up to ${writeQuantity(hottest, 'degC', 'si')}`;
   },
 });
+
+/** A share in whole per cent, downwards: what is said to pass does. */
+const wholeBelow = (share: number): number => Math.floor(share * 100) / 100;
 
 /** What is left, what is asked, and the ambient up to which it would do, where there is one. */
 function sizes({ margin, motor, needs: { place, load } }: Looked): {

@@ -216,7 +216,9 @@ const rankWords: Readonly<Record<Needs['rules']['ranking'], string>> = {
 
 function rankedFirst(needs: Needs, judged: Judged, { candidate }: Chosen): string {
   const count = judged.columns.motors.length;
-  const weighed = judged.open.some((n) => n > 0) ? ', each open caution weighed' : '';
+  const weighed = candidate.verdicts.some((v) => v.outcome === 'caution' && v.waived === null)
+    ? ', its open cautions weighed'
+    : '';
   const first = `First of ${count} motors by ${rankWords[needs.rules.ranking]}${weighed}${candidate.outcome === 'pass' ? '' : ': it passes with cautions'}.`;
   const { tie } = judged;
   if (!tie || tie.by === '') return first;

@@ -206,7 +206,12 @@ function money({ input, w }: Walk, subject: Subject): void {
 
 export function costKey({ w }: Walk): string {
   const payback = w.figures.get('cost.payback');
-  if (payback) return `back in ${payback.text}`;
+  if (payback) {
+    // Where the price is an invented index, tenths of a year say nothing.
+    const rough = payback.assumed.some((a) => a.field === 'money.installedCost');
+    if (!rough) return `back in ${payback.text}`;
+    return payback.value < 1 ? 'back within a year' : `back in about ${Math.round(payback.value)} years`;
+  }
   const saved = w.value('cost.savedEnergy');
   const energy = w.value('cost.newEnergy');
   if (saved === undefined || energy === undefined) return 'nothing to count yet';

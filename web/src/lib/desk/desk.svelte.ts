@@ -25,6 +25,8 @@ export class Desk {
   /** Counts the worker's answers: what asks it for more (rows, comparisons) asks again when this changes. */
   answers = $state(0);
   errors: readonly CaseError[] = $state.raw([]);
+  /** Until the own shelf has been judged too, a choice would be of the catalogue alone, and flip. */
+  shelf: 'coming' | 'judged next' | 'there' = $state('coming');
   parent: string | null = $state(null);
   state: SaveState = $state('saved');
   message = $state('');
@@ -40,6 +42,7 @@ export class Desk {
     if (answer.result) this.result = answer.result;
     this.errors = answer.errors;
     this.answers++;
+    if (this.shelf === 'judged next') this.shelf = 'there';
   });
 
   constructor(
@@ -83,8 +86,12 @@ export class Desk {
     const answer = await listShelf(plantId);
     if (!answer.ok && answer.status === 0)
       this.message = 'The own shelf could not be fetched: the choice is made among the catalogue.';
-    if (!answer.ok || !Array.isArray(answer.value) || answer.value.length === 0) return;
+    if (!answer.ok || !Array.isArray(answer.value) || answer.value.length === 0) {
+      this.shelf = 'there';
+      return;
+    }
     await bringShelf(answer.value);
+    this.shelf = 'judged next';
     this.#solver.ask(this.case);
   }
 

@@ -2,6 +2,7 @@
   import type { Verdict } from '@pilgrim/core';
   import { words } from './names';
   import Mark from './Mark.svelte';
+  import Tag from './Tag.svelte';
 
   interface Props {
     verdicts: readonly Verdict[];
@@ -15,7 +16,15 @@
     <li class="flex items-start gap-2 border-b border-rule py-1">
       <span class="mt-0.5"><Mark state={v.outcome} /></span>
       <span class="w-32 shrink-0 font-medium">{words(v.requirement)}</span>
-      <span class="flex-1">{v.text}</span>
+      <span class="flex-1"
+        >{v.text}
+        {#if v.tight}<Tag>tight</Tag>{/if}
+        {#if v.remedy}<span class="block"
+            ><Tag>bought with</Tag> {v.remedy.text}, price index {v.remedy.priceIndex}</span
+          >{/if}
+        {#if v.condition}<span class="block">{v.condition.text}</span>{/if}
+        {#if v.waived}<span class="block"><Tag>not counted</Tag> {v.waived}</span>{/if}
+      </span>
       <span class="w-24 shrink-0 text-right font-condensed">
         {#if v.margin !== null}
           <span class="block">{share(v.margin)}</span>

@@ -1,4 +1,4 @@
-import { LineChart } from 'echarts/charts';
+import { LineChart, ScatterChart } from 'echarts/charts';
 import {
   GridComponent,
   MarkAreaComponent,
@@ -11,6 +11,7 @@ import { CanvasRenderer, SVGRenderer } from 'echarts/renderers';
 
 use([
   LineChart,
+  ScatterChart,
   GridComponent,
   MarkAreaComponent,
   MarkLineComponent,

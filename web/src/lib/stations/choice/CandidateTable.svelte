@@ -13,8 +13,10 @@
     /** Ids of the motors laid side by side. */
     compared: readonly string[];
     compare: (row: ScreenRow) => void;
+    /** Id of the motor whose verdicts are open: the entries change with the motors that are judged. */
+    open: string | null;
   }
-  let { compared, compare }: Props = $props();
+  let { compared, compare, open = $bindable() }: Props = $props();
   const desk = useDesk();
 
   type Column = readonly [ScreenColumn, string, (r: ScreenRow) => string, boolean?];
@@ -39,8 +41,6 @@
   let descending = $state(false);
   let total = $state(0);
   let rows = $state.raw<readonly ScreenRow[]>([]);
-  // By its id: the entries change with the motors that are judged.
-  let open = $state<string | null>(null);
   let opened = $state.raw<Candidate | null>(null);
   let scroller: HTMLDivElement | undefined = $state();
 

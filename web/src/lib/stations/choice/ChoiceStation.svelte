@@ -1,23 +1,36 @@
 <script lang="ts">
   import { isFindingId, noChoiceFindings } from '@pilgrim/core/vocabulary';
   import type { ScreenRow } from '@pilgrim/core';
+  import BuyingSpecification from './BuyingSpecification.svelte';
+  import CandidateField from './CandidateField.svelte';
   import CandidateTable from './CandidateTable.svelte';
   import ChoiceField from '$lib/ui/ChoiceField.svelte';
+  import ChoicePicture from './ChoicePicture.svelte';
   import CompareBench from './CompareBench.svelte';
   import Figures from '$lib/ui/Figures.svelte';
   import Group from '$lib/ui/Group.svelte';
   import Mark from '$lib/ui/Mark.svelte';
   import Requirements from './Requirements.svelte';
+  import Tag from '$lib/ui/Tag.svelte';
   import VerdictList from '$lib/ui/VerdictList.svelte';
   import WhatIf from './WhatIf.svelte';
   import { useDesk } from '$lib/desk/desk.svelte';
-  import { words } from '$lib/ui/names';
+  import { useGoto } from '$lib/desk/goto';
+  import { fieldName, words } from '$lib/ui/names';
   import { methods, rankings } from '$lib/ui/options';
 
   const desk = useDesk();
+  const goto = useGoto();
   const result = $derived(desk().result);
-  const choice = $derived(result?.choice);
+  const choice = $derived(desk().shelf === 'there' ? result?.choice : undefined);
   const counts = $derived(result?.counts);
+  const first = $derived(result?.candidates[0]);
+  const counted = $derived(first?.verdicts.filter((v) => v.waived === null) ?? []);
+  const open = $derived(counted.filter((v) => v.outcome !== 'pass'));
+  const conditions = $derived(counted.flatMap((v) => v.condition ?? []));
+  const remedies = $derived(counted.flatMap((v) => v.remedy ?? []));
+  const oversize = $derived(result?.findings.find((f) => f.id === 'choice.oversize'));
+  let shown = $state<string | null>(null);
   const pinned = $derived(
     desk().value('motor.catalogue') ?? (desk().value('motor.plate') ? 'a motor by its plate' : undefined),
   );
@@ -28,8 +41,12 @@
   }
 </script>
 
-{#if choice}
-  {@const [why, ...cautions] = choice.reasons}
+{#if oversize}
+  <p class="mb-3 flex items-start gap-2 font-medium" data-testid="oversize">
+    <span class="mt-0.5"><Mark state={oversize.level === 'note' ? 'note' : 'caution'} /></span>{oversize.text}
+  </p>
+{/if}
+{#if choice && first}
   <Group title="Standing choice">
     <p class="flex items-center gap-2 text-[1.15rem] font-semibold" data-testid="choice">
       <Mark state={choice.outcome} size={16} />
@@ -41,14 +58,23 @@
         ? `, ${choice.control.ratedCurrent} A`
         : ''}
     </p>
-    <p class="mb-2" data-testid="why">{why}</p>
-    {#if cautions.length > 0}
-      <ul class="mb-2">
-        {#each cautions as caution (caution)}
-          <li class="flex items-start gap-2 py-0.5"><span class="mt-0.5"><Mark state="caution" /></span>{caution}</li>
-        {/each}
-      </ul>
-    {/if}
+    <p class="mb-2" data-testid="why">{choice.reasons[0]}</p>
+    {#each open as v (v.requirement)}
+      <p class="flex items-start gap-2 py-0.5"><span class="mt-0.5"><Mark state="caution" /></span>{v.text}</p>
+    {/each}
+    {#each conditions as c (c.text)}
+      <p class="flex items-start gap-2 py-0.5" data-testid="condition">
+        <span class="mt-0.5"><Mark state="note" /></span><span
+          >{c.text}
+          <button type="button" class="link screen-only" onclick={() => goto(c.field)}>→ {fieldName(c.field)}</button
+          ></span
+        >
+      </p>
+    {/each}
+    {#each remedies as r (r.text)}
+      <p class="py-0.5"><Tag>bought with</Tag> {r.text}, price index {r.priceIndex.toLocaleString('en')}</p>
+    {/each}
+    {#if choice.closed}<p class="py-0.5" data-testid="closed"><Tag>beside it</Tag> {choice.closed.text}</p>{/if}
     <Figures
       ids={[
         'choice.ratedPower',
@@ -64,7 +90,11 @@
       ]}
     />
   </Group>
+  <ChoicePicture />
   <Group title="What would change it"><WhatIf /></Group>
+  <BuyingSpecification />
+{:else if desk().shelf !== 'there' && result?.choice}
+  <Group title="Standing choice"><p class="text-quiet" role="status">Judging the own shelf too …</p></Group>
 {:else}
   <Group title="No choice">
     <p data-testid="choice">
@@ -88,7 +118,8 @@
         <button type="button" class="link" onclick={() => desk().set('motor', undefined)}>unpin</button>
       </p>{/if}
   </div>
-  <CandidateTable {compared} {compare} />
+  <CandidateField show={(id) => (shown = id)} />
+  <CandidateTable {compared} {compare} bind:open={shown} />
 </Group>
 <Group title="Side by side"
   ><CompareBench ids={compared} drop={(id) => (compared = compared.filter((c) => c !== id))} /></Group

@@ -9,6 +9,7 @@
   import { inField, singleKeys } from '$lib/ui/keys.svelte';
   import { isStation, stationIds, stationOfField } from '$lib/ui/names';
   import Conflict from '$lib/desk/Conflict.svelte';
+  import { provideGoto } from '$lib/desk/goto';
   import Ledger from '$lib/desk/Ledger.svelte';
   import StationWay from '$lib/desk/StationWay.svelte';
   import { Desk, provideDesk } from '$lib/desk/desk.svelte';
@@ -42,6 +43,8 @@
     target?.focus();
     target?.scrollIntoView({ block: 'center' });
   }
+
+  provideGoto((path) => void goto(path));
 
   const visit = (to: string) =>
     navigate(resolve('/positions/[id]/[station]', { id: data.position.id, station: to }), { noScroll: true });
