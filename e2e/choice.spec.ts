@@ -161,3 +161,62 @@ test('lists that cannot be read are refused whole, in words', async ({ request }
   expect((await send(Buffer.from('a,b'), '?mapping=nonsense')).status()).toBe(400);
   expect(await (await request.get(`/api/v1/plants/${own.plant}/shelf`)).json()).toEqual([]);
 });
+
+/** A position with a case of its own, opened on Choice. */
+async function withCase(request: APIRequestContext, tag: string, text: object): Promise<string> {
+  const made = await request.post('/api/v1/positions', {
+    data: { tag, name: `Case ${tag}`, area: 'Test bench', plant: 'Kestrow Maltings' },
+  });
+  const position: { id: string; studyId: string } = await made.json();
+  await request.post(`/api/v1/studies/${position.studyId}/revisions`, {
+    headers: { 'if-match': '"none"' },
+    data: { case: text, author: 'first' },
+  });
+  return position.id;
+}
+const plate = { power: '20 hp', voltage: '230/460 V', current: '50/25 A', speed: '1760 rpm', frequency: '60 Hz', frame: '256T', enclosure: 'TEFC' }; // prettier-ignore
+const undescribed = { format: 'pilgrim.case/1', practice: 'north-america', supply: { voltage: '480 V', frequency: '60 Hz', phases: 3 } }; // prettier-ignore
+
+test('from the plate alone to a buying specification', async ({ page, request }) => {
+  const id = await withCase(request, 'C-10', undescribed);
+  await openStation(page, id, 'plate');
+  await page.locator('summary', { hasText: 'Paste the plate' }).click();
+  await page.getByLabel('Text from an e-mail').fill('HP 20 VOLTS 230/460 AMPS 50/25 RPM 1760 HZ 60 FR 256T ENCL TEFC');
+  await page.getByRole('button', { name: 'Read into the plate' }).click();
+  await page.keyboard.press('Alt+5');
+  await expect(page.getByTestId('choice')).toContainText('20 hp 4-pole TEFC');
+  const buying = page.getByTestId('buying');
+  for (const line of ['Motor', 'Enclosure', 'Frame', 'Starter', 'Papers'])
+    await expect(buying.getByRole('row', { name: new RegExp(`^${line}`) })).toBeVisible();
+  await expect(buying).toContainText('no load is known');
+  await expect(buying.getByRole('row', { name: /^Frame/ })).toContainText('256T');
+});
+
+test('an oversized old motor is said first; a condition is closed by giving its input', async ({ page, request }) => {
+  const id = await withCase(request, 'C-11', {
+    ...undescribed,
+    plate: { ...plate, power: '60 hp', current: '140/70 A', frame: '364T' },
+    load: { machine: 'centrifugal-fan', demand: { kind: 'power', power: '14 hp', speed: '1750 rpm' } },
+  });
+  await openStation(page, id, 'choice');
+  await expect(page.getByTestId('oversize')).toContainText('on a');
+  await expect(page.getByTestId('choice')).toContainText('20 hp');
+  await expect(page.getByTestId('why')).toContainText('cost the same within');
+  const condition = page.getByTestId('condition');
+  await expect(condition).toContainText('transformer of');
+  await condition.getByRole('button', { name: '→ supply source' }).click();
+  await page.getByLabel('Fed by').selectOption('stiff');
+  await page.keyboard.press('Alt+5');
+  await expect(page.getByTestId('choice')).toContainText('20 hp');
+  await expect(page.getByTestId('condition')).toHaveCount(0);
+});
+
+test('the field of candidates opens a motor in the table; the choice stands as a picture', async ({
+  page,
+  request,
+}) => {
+  const { id } = await ownPosition(request, 'C-12', '07-kn-410.json');
+  await openStation(page, id, 'choice');
+  await expect(page.getByTestId('candidate-field').getByRole('img')).toHaveAttribute('aria-label', /\d+ pass/);
+  await expect(page.getByTestId('choice-picture').getByRole('img')).toHaveAttribute('aria-label', /meets the load at/);
+});

@@ -277,3 +277,64 @@ describe('same as before is the least', () => {
     expect(none.choice).not.toBeNull();
   });
 });
+
+describe('the buying specification', () => {
+  const lines = (text: CaseText) =>
+    Object.fromEntries((solved(text).choice?.buying ?? []).map((l) => [l.what, `${l.text} | ${l.may}`]));
+  it('has every line a buyer needs, from the motor that was chosen, and what may differ', () => {
+    const of = lines({ ...fan(18), plate: ordinaryPlate });
+    expect(Object.keys(of)).toEqual(['Motor', 'Speed', 'Supply', 'Current', 'Enclosure', 'Frame', 'Shaft', 'Efficiency', 'Torque', 'Winding', 'Place', 'Starts', 'Starter', 'Papers']);
+    expect(of.Motor).toMatch(/20 hp.*S1.*never smaller/);
+    expect(of.Speed).toMatch(/^4 poles/);
+    expect(of.Supply).toMatch(/460 V connection on 480 V, 60 Hz, 3 phases/);
+    expect(of.Frame).toMatch(/256T; the old motor stood on 256T/);
+    expect(of.Shaft).toMatch(/standard shaft/);
+    expect(of.Starter).toMatch(/^Direct on line/);
+    expect(of.Starts).toMatch(/say so where it is more/);
+  }); // prettier-ignore
+  it('names remedies and what is to be settled first; belts ask the long shaft, a drive its current', () => {
+    const of = lines({
+      ...fan(18, { speed: { need: 'variable', min: 0.5, max: 1 } }, { train: { kind: 'belt', ratio: 1 }, startsPerHour: 6 }),
+      motor: { catalogue: 'na-tefc-25hp-4p' },
+    });
+    expect(of.Shaft).toMatch(/^long shaft/);
+    expect(of.Drive).toMatch(/A continuous; speed 50 % to 100 %/);
+    expect(of['Settle first']).toContain('motor cable of 15 m or less');
+    expect(of.Starts).toMatch(/^6 an hour/);
+    const long = lines({ ...fan(18, { place: { dirt: 'clean', water: 'dry', cable: { length: '60 m' } } }), method: 'drive', motor: { catalogue: 'na-tefc-25hp-4p' } });
+    expect(long['With it']).toContain('dV/dt filter');
+  }); // prettier-ignore
+});
+
+it('a price from the index gives no tenths of a year; a price that was given does', () => {
+  const saving: CaseText = {
+    ...fan(18, { speed: { need: 'variable', min: 0.4, max: 1, control: 'outlet-damper', profile: [{ hours: 3000, flow: 1 }, { hours: 3000, flow: 0.5 }] } }),
+    plate: ordinaryPlate,
+  }; // prettier-ignore
+  const key = (money: CaseText['money']) => solved({ ...saving, money }).stations.cost.key;
+  expect(key({ energyPrice: 0.1 })).toMatch(/^back (within a year|in about \d+ years)$/);
+  expect(key({ energyPrice: 0.1, installedCost: 9000 })).toMatch(/^back in \d+\.\d/);
+});
+
+describe('a drive that only starts', () => {
+  const heavy = (inertia: number): CaseText => ({
+    ...conveyor,
+    practice: 'iec',
+    supply: { voltage: '400 V', frequency: '50 Hz', phases: 3, source: { kind: 'transformer', rating: '1000 kVA', impedance: 0.05 } },
+    load: { machine: 'centrifugal-fan', demand: { kind: 'power', power: '33 kW', speed: '1475 rpm' }, inertia: `${inertia} kg.m2` },
+    place: { ambient: '30 degC', dirt: 'clean', water: 'dry', cable: { length: '10 m' } },
+  }); // prettier-ignore
+  it('is right where nothing else starts the motor, and no caution stands beside it', () => {
+    const r = solved(heavy(60));
+    expect(r.choice).toMatchObject({ method: 'drive', outcome: 'pass' });
+    expect(verdict(r, 'speed-control')?.text).toContain('no other method starts');
+    expect(findingIds(r)).not.toContain('drive.no-use');
+    for (const x of r.start?.rows ?? []) if (x.method !== 'drive' && x.run) expect(x.outcome, x.method).toBe('fail');
+  });
+  it('is money wasted where another does', () => {
+    const r = solved({ ...heavy(4), method: 'drive' });
+    expect(verdict(r, 'speed-control')?.outcome).toBe('caution');
+    expect(findingIds(r)).toContain('drive.no-use');
+    expect(solved(heavy(4)).choice?.method).toBe('direct');
+  });
+});

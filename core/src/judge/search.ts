@@ -1,5 +1,5 @@
 import type { Needs } from '../needs';
-import type { Judged, Tie } from './asked';
+import { columnOf, R, type Judged, type Tie } from './asked';
 import { code } from './code';
 import { before, bestOf, judge, simulateEntry } from './judge';
 
@@ -13,7 +13,26 @@ export function findFirst(judged: Judged): void {
   const cheapest = judged.order[0];
   if (cheapest === undefined || judged.worst[cheapest] === code.fail) return;
   const winner = amongEquals(judged, cheapest);
+  excuseDrive(judged, winner);
   toFront(judged, winner);
+}
+
+/** A drive that only starts a machine of fixed speed is money wasted, but not where nothing else starts that motor. */
+function excuseDrive(judged: Judged, winner: number): void {
+  const { bench, methods, worst, open, outcomes } = judged;
+  const M = methods.length;
+  if (bench.needs.speed.variable || methods[winner % M] !== 'drive' || !bench.simulates || M === 1) return;
+  const first = winner - (winner % M);
+  for (let e = first; e < first + M; e++) {
+    if (e === winner) continue;
+    simulateEntry(judged, e);
+    if (worst[e] !== code.fail) return;
+  }
+  const column = winner * R + columnOf('speed-control');
+  if (outcomes[column] !== code.caution) return;
+  outcomes[column] = code.pass;
+  open[winner] = (open[winner] ?? 1) - 1;
+  if (open[winner] === 0) worst[winner] = code.pass;
 }
 
 /** Simulates the best until the best has been simulated. */

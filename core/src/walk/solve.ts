@@ -292,7 +292,8 @@ function chooseAndTell(
       start = tellStart(walk, needs, subject, subject.kind === 'plate' ? undefined : choice?.method);
     tellGuard(walk, subject);
     const remedies = subject.kind === 'plate' ? [] : (first?.verdicts.flatMap((v) => v.remedy ?? []) ?? []);
-    tellDrive(walk, needs, subject, remedies);
+    const onlyThisStarts = first?.verdicts.some((v) => v.requirement === 'speed-control' && v.outcome === 'pass');
+    tellDrive(walk, needs, subject, remedies, onlyThisStarts);
     if (needs.load.basis === 'load') flow = tellCost(walk, needs, subject, plate);
   }
   const all = input.method && motor && i >= 0 ? judge(needs, [motor], comparedMethods, pinned !== undefined) : judged;

@@ -11,8 +11,11 @@ export const speedControl = requirement({
     if (needs.speed.variable) return passIf(e.drive);
     return e.drive ? code.caution : code.none;
   },
-  sentence({ outcome, method }) {
-    if (outcome === 'pass') return 'Speed follows the need.';
+  sentence({ outcome, method, needs }) {
+    if (outcome === 'pass')
+      return needs.speed.variable
+        ? 'Speed follows the need.'
+        : 'Speed is fixed, but no other method starts this motor here.';
     return outcome === 'fail'
       ? `${methodNames[method]} cannot vary speed, and the machine needs it.`
       : 'Speed is fixed: a drive used only for starting is usually money wasted. Right where the supply is weak or breakaway high.';

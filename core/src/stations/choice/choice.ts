@@ -193,7 +193,9 @@ export function reasonsFor(needs: Needs, judged: Judged, chosen: Chosen): Choice
   const waived = candidate.verdicts
     .filter((v) => v.outcome !== 'pass' && v.waived !== null)
     .map((v) => `Not counted: ${v.text} (${v.waived})`);
-  const how = candidate.verdicts.find((v) => v.requirement === (needs.speed.variable ? 'speed-control' : 'run-up'));
+  const how = candidate.verdicts.find(
+    (v) => v.requirement === (candidate.method === 'drive' ? 'speed-control' : 'run-up'),
+  );
   const paragraph = [
     rankedFirst(needs, judged, chosen),
     notSmaller(needs, judged, chosen),
@@ -246,8 +248,11 @@ function notSmaller(needs: Needs, judged: Judged, { motor, candidate }: Chosen):
     .reduce<{ m: Motor; i: number } | undefined>((a, b) => (a && a.m.power >= b.m.power ? a : b), undefined);
   if (!smaller) return '';
   const entry = smaller.i * judged.methods.length + judged.methods.indexOf(candidate.method);
-  const verdict = explain(needs, judged, entry).verdicts.find((v) => v.outcome === 'fail' && v.waived === null);
+  const { verdicts } = explain(needs, judged, entry);
+  const verdict = verdicts.find((v) => v.outcome === 'fail' && v.waived === null);
   if (verdict) return `Not the next size down, ${smaller.m.powerText}: ${verdict.text}`;
+  const caution = verdicts.find((v) => v.outcome === 'caution' && v.waived === null);
+  if (caution) return `The next size down, ${smaller.m.powerText}, has a caution that weighs more: ${caution.text}`;
   return judged.simulated[entry] || !judged.bench.simulates
     ? `The next size down, ${smaller.m.powerText}, would pass but costs more over ${needs.years} years.`
     : `The next size down, ${smaller.m.powerText}, costs more over ${needs.years} years.`;

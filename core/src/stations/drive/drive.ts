@@ -19,8 +19,14 @@ import {
 /** Sizes a drive by amperes for the subject: overload, heat and height, next size; turndown, pulses and cable. */
 type Remedy = NonNullable<Verdict['remedy']>;
 
-/** `remedies`: what the choice is bought with, which then needs no caution here. */
-export function tellDrive(walk: Walk, needs: Needs, subject: Subject, remedies: readonly Remedy[] = []): void {
+/** `remedies`: what the choice is bought with, which then needs no caution here; `onlyThisStarts`: no other method starts the motor. */
+export function tellDrive(
+  walk: Walk,
+  needs: Needs,
+  subject: Subject,
+  remedies: readonly Remedy[] = [],
+  onlyThisStarts = false,
+): void {
   const { w } = walk;
   w.enter('drive');
   const variable = isVariableTorque(needs.load.shape);
@@ -71,7 +77,7 @@ export function tellDrive(walk: Walk, needs: Needs, subject: Subject, remedies: 
     remedies.some((r) => r.kind === 'filter' || r.kind === 'sine-filter'),
   );
   tellRemedies(walk, remedies);
-  if (!needs.speed.variable && subject.method === 'drive') {
+  if (!needs.speed.variable && subject.method === 'drive' && !onlyThisStarts) {
     w.finding(
       'drive.no-use',
       'caution',
