@@ -143,7 +143,7 @@ test('two plates are compared line by line, and the faster one is told', async (
   await expect(table.getByRole('row', { name: /efficiency/ })).toHaveAttribute('data-likeness', 'better');
   await expect(page.locator('main [data-figure="replacement.newSpeed"]')).toBeVisible();
   await page.getByLabel('Old motor against', { exact: true }).selectOption({ index: 0 });
-  await expect(page.getByTestId('likeness')).toContainText('IP55');
+  await expect(page.getByTestId('likeness')).toContainText('30 kW 4-pole');
 });
 
 test('a failure is recorded and becomes a requirement of the choice', async ({ page, request }) => {

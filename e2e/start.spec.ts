@@ -96,7 +96,7 @@ test('the machine at any working point, and what cannot be', async ({ page, requ
   const { id } = await ownPosition(request, 'S-5', '05-ge-310.json');
   await openStation(page, id, 'start');
   const operate = page.getByTestId('operate');
-  await expect(operate.getByRole('status')).toContainText('1484 r/min');
+  await expect(operate.getByRole('status')).toContainText('shaft 30.0 kW');
   await operate.getByLabel('Torque, % of rated').fill('25');
   await expect(operate.getByRole('status')).toContainText('Least input at');
   await operate.getByLabel('Voltage').fill('120');

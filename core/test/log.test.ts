@@ -19,6 +19,11 @@ describe('a logger’s readings become hours a year', () => {
     expect(p.rows).toEqual([{ hours: 4380, flow: 0.6 }, { hours: 4380, flow: 1 }]); // prettier-ignore
     expect(p.full).toBe(50);
   });
+  it('four usual intervals are no gap yet, more are', () => {
+    const at = (late: number) => profile([0, 10, 20, 30, 30 + late, 40 + late].map((time) => ({ time, value: 50 })), flowLog); // prettier-ignore
+    expect(at(40).gaps).toEqual([]);
+    expect(at(41).gaps).toEqual([{ from: 30, to: 71 }]);
+  });
   it('standing still is no flow: it takes its share of the year and makes no row', () => {
     const p = profile(steady([...Array(150).fill(20), ...Array(50).fill(0)]), flowLog);
     expect(p.rows).toEqual([{ hours: 6570, flow: 1 }]);

@@ -297,3 +297,50 @@ describe('breakdown limits what a start can carry', () => {
     expect(run.finalSpeed).toBeUndefined();
   });
 });
+
+describe('what happens on the way', () => {
+  const whats = (run: physics.Run): string[] => run.events.map((e) => e.what);
+  const drive = (limit: number, load = fan(1500)) =>
+    runOnDrive({ ...spec(big, load, 20), plan: { method: 'drive', ramp: 8, limit, speed: 1750, control: 'vector', boost: 0 } }); // prettier-ignore
+  it('a drive tells when it is at speed, once, at 95 % of what is asked', () => {
+    const run = drive(160);
+    expect(run.outcome).toBe('running');
+    const there = run.events.filter((e) => e.what === 'at-speed');
+    expect(there).toHaveLength(1);
+    expect(there[0]?.time).toBe(run.time);
+    expect(there[0]?.speed).toBeCloseTo(0.95 * 1750, 6);
+    expect(whats(run)).not.toContain('stalled');
+  });
+  it('one that cannot move the load tells the stall with its time and speed, and nothing else', () => {
+    const run = drive(40, { ...none, torque: 2500, breakaway: 2500 });
+    expect(run.outcome).toBe('stalled');
+    expect(run.events.at(-1)).toMatchObject({ what: 'stalled', speed: 0 });
+    // Not before its ramp to this speed is over.
+    expect(run.events.at(-1)?.time).toBeGreaterThan((8 * 1750) / 1800);
+  });
+  it('one that meets the load on the way crawls there', () => {
+    const run = drive(70, fan(2600));
+    expect(run.outcome).toBe('crawling');
+    expect(run.events.at(-1)?.what).toBe('crawling');
+    expect(run.events.at(-1)?.speed).toBeGreaterThan(100);
+    expect(run.events.at(-1)?.speed).toBeLessThan(0.95 * 1750);
+  });
+  it('an open changeover opens before it closes, a closed one does not open', () => {
+    const star = (pause: number) =>
+      simulate({ ...spec(big, fan(500), 20), ratedCurrent: 105, ratedTorque: 2000, permitted: Infinity }, { method: 'star-delta', pause, changeover: { at: 'speed', share: 0.8 } }); // prettier-ignore
+    expect(whats(star(0.05))).toEqual(expect.arrayContaining(['opened', 'changed-over']));
+    expect(whats(star(0))).not.toContain('opened');
+    const open = star(0.05).events;
+    const [opened, closed] = ['opened', 'changed-over'].map((w) => open.find((e) => e.what === w)?.time ?? NaN);
+    expect((closed ?? 0) - (opened ?? 0)).toBeCloseTo(0.05, 3);
+  });
+  it('the earliest safe changeover is where star has done what it can, and later ones succeed up to the latest', () => {
+    const s = { ...spec(big, fan(500), 20), ratedCurrent: 105, ratedTorque: 2000, permitted: 30 };
+    const { value } = physics.changeoverWindow(s, { method: 'star-delta', pause: 0.05, changeover: { at: 'speed', share: 0.8 } }); // prettier-ignore
+    if (!value) expect.fail('no window');
+    expect(value.earliest).toBeGreaterThan(0.1);
+    expect(value.latest).toBeGreaterThanOrEqual(value.earliest);
+    const at = simulate(s, { method: 'star-delta', pause: 0.05, changeover: { at: 'time', time: value.earliest } });
+    expect(at.outcome).toBe('running');
+  });
+});

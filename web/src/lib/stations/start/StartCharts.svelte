@@ -11,8 +11,10 @@
   interface Props {
     row: StartRow;
     method: Method;
+    /** A handle was moved: this method stays in sight, whatever is chosen with the new setting. */
+    stay: () => void;
   }
-  let { row, method }: Props = $props();
+  let { row, method, stay }: Props = $props();
   const desk = useDesk();
   const curves = $derived(desk().result?.curves.start);
   const rated = $derived(desk().figure('choice.ratedCurrent')?.value ?? desk().figure('motor.current')?.value ?? 1);
@@ -59,7 +61,10 @@
     return {
       ...of,
       move: (v) => void ask(draftWith(edits(v))),
-      put: (v) => desk().change(of.label, (draft) => edits(v).forEach(([path, value]) => putAt(draft, path, value))),
+      put: (v) => {
+        stay();
+        desk().change(of.label, (draft) => edits(v).forEach(([path, value]) => putAt(draft, path, value)));
+      },
     };
   }
 

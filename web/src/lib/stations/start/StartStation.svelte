@@ -76,7 +76,7 @@
       <StartSettings {method} settings={row.settings} />
     </Group>
     <Group title="The start">
-      <StartCharts {row} {method} />
+      <StartCharts {row} {method} stay={() => (looked = method)} />
       <Facts of={['start.']} />
     </Group>
   {/if}
