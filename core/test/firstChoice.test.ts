@@ -6,6 +6,7 @@ import {
   judge,
   judgeWhole,
   motorsFor,
+  nameplate,
   readCase,
   solveWith,
   type CaseText,
@@ -336,5 +337,23 @@ describe('a drive that only starts', () => {
     expect(verdict(r, 'speed-control')?.outcome).toBe('caution');
     expect(findingIds(r)).toContain('drive.no-use');
     expect(solved(heavy(4)).choice?.method).toBe('direct');
+  });
+});
+
+describe('what can run tomorrow', () => {
+  const entry = (over: object = {}) => ({ id: 'spare', name: 'Spare of the store', plate: { ...ordinaryPlate, efficiency: 0.91, designLetter: 'B', codeLetter: 'G' }, quantity: 1, place: 'Store 2', price: null, ...over }); // prettier-ignore
+  const withShelf = (entries: readonly ReturnType<typeof entry>[], hp = 17) => {
+    const reading = readCase({ ...fan(hp), rules: { costTie: 0 } });
+    if (!reading.ok) expect.fail('not a case');
+    return solveWith(reading.value, nameplate.shelfMotors(entries, 'north-america').motors).result.choice;
+  };
+  it('stands beside a choice that must be bought, with its place and what it costs more', () => {
+    const choice = withShelf([entry()]);
+    expect(choice?.motor.stock).toBeNull();
+    expect(choice?.tomorrow).toMatchObject({ motor: { name: expect.stringContaining('Spare of the store') }, text: expect.stringContaining('Can run tomorrow, from Store 2') }); // prettier-ignore
+  });
+  it('not where none is there, or none there will do', () => {
+    expect(withShelf([entry({ quantity: 0 })])?.tomorrow).toBeNull();
+    expect(withShelf([entry()], 40)?.tomorrow).toBeNull();
   });
 });

@@ -105,6 +105,8 @@ const choice = z.strictObject({
   basis: z.enum(['load', 'plate']),
   reasons: z.array(z.string()),
   closed: closed.nullable(),
+  /** The best of what lies on the own shelf, where the first must be bought: what can run tomorrow. */
+  tomorrow: closed.nullable(),
   /** Those that cost the same within the house rule, and what decided between them; null where it stands alone. */
   tie: z.strictObject({ count: z.number(), by: z.string() }).nullable(),
   /** Starts that were simulated to find it. */

@@ -1,5 +1,5 @@
 export { entryVerdict, outcomeOf, type Judged, type Tie } from './asked';
 export { judge, simulateEntry } from './judge';
-export { closedOf, findFirst, judgeWhole } from './search';
+export { closedOf, findFirst, inStockOf, judgeWhole } from './search';
 export { explain, explainMethods, motorView } from './explain';
 export { asked, requirements, type RequirementId } from './requirements';

@@ -148,11 +148,22 @@ const patience = 24;
 
 /** The best entry with neither open caution nor condition; undefined where none is found. */
 export function closedOf(judged: Judged): number | undefined {
-  const { worst, open, conditions, rank, simulated, bench } = judged;
-  const closed = (e: number): boolean => worst[e] === code.pass && open[e] === 0 && conditions[e] === 0;
+  const { worst, open, conditions } = judged;
+  return bestWhere(judged, (e) => worst[e] === code.pass && open[e] === 0 && conditions[e] === 0);
+}
+
+/** The best entry whose motor lies on the own shelf; undefined where none there will do. */
+export function inStockOf(judged: Judged): number | undefined {
+  const { worst, methods, bench } = judged;
+  return bestWhere(judged, (e) => bench.build.inStock[Math.floor(e / methods.length)] === 1 && worst[e] !== code.fail);
+}
+
+/** The best of some, its start simulated; undefined where none of the first that come into question holds. */
+function bestWhere(judged: Judged, keeps: (entry: number) => boolean): number | undefined {
+  const { rank, simulated, bench } = judged;
   for (let tries = 0; tries < patience; tries++) {
     let best = -1;
-    for (let e = 0; e < rank.length; e++) if (closed(e) && (best < 0 || before(judged, e, best) < 0)) best = e;
+    for (let e = 0; e < rank.length; e++) if (keeps(e) && (best < 0 || before(judged, e, best) < 0)) best = e;
     if (best < 0) return undefined;
     if (simulated[best] || !bench.simulates) return best;
     simulateEntry(judged, best);

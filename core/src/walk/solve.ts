@@ -21,6 +21,7 @@ import {
   explain,
   explainMethods,
   findFirst,
+  inStockOf,
   judge,
   requirements,
   simulateEntry,
@@ -254,6 +255,7 @@ function chooseAndTell(
         basis: needs.load.basis,
         reasons: reasonsFor(needs, judged, { motor, entry, candidate: first }),
         closed: closedBeside(needs, judged, entry, first),
+        tomorrow: motor.stock ? null : onShelf(needs, judged, entry, first),
         tie: judged.tie && judged.tie.by !== '' ? { count: judged.tie.count, by: judged.tie.by } : null,
         runs: judged.runs,
         buying: buyingLines(walk, needs, motor, first),
@@ -316,16 +318,41 @@ function chooseAndTell(
 /** The best with neither open caution nor condition, where the first has one. */
 function closedBeside(needs: Needs, judged: Judged, entry: number, first: Candidate): Choice['closed'] {
   if (judged.open[entry] === 0 && judged.conditions[entry] === 0) return null;
-  const closed = closedOf(judged);
-  if (closed === undefined || closed === entry) return null;
-  const { motor, method, control, cost } = explain(needs, judged, closed);
+  return beside(needs, judged, closedOf(judged), entry, first, () => 'With nothing left open');
+}
+
+/** What lies on the own shelf and would do, where the first choice must be bought. */
+const onShelf = (needs: Needs, judged: Judged, entry: number, first: Candidate): Choice['tomorrow'] =>
+  beside(
+    needs,
+    judged,
+    inStockOf(judged),
+    entry,
+    first,
+    ({ stock }) => `Can run tomorrow, from ${stock?.place || 'the own shelf'}`,
+  );
+
+function beside(
+  needs: Needs,
+  judged: Judged,
+  other: number | undefined,
+  entry: number,
+  first: Candidate,
+  say: (motor: Candidate['motor']) => string,
+): Choice['closed'] {
+  if (other === undefined || other === entry) return null;
+  const { motor, method, control, cost, verdicts } = explain(needs, judged, other);
+  const open = verdicts.filter((v) => v.outcome === 'caution' && v.waived === null).map((v) => v.text);
   const costsMore = cost.lifeCycle - first.cost.lifeCycle;
   return {
     motor,
     method,
     control,
     costsMore,
-    text: `With nothing left open: ${motor.name}, ${methodNames[method].toLowerCase()}, for ${Math.abs(costsMore).toLocaleString('en')} ${costsMore < 0 ? 'less' : 'more'} over ${needs.years} years.`,
+    text: [
+      `${say(motor)}: ${motor.name}, ${methodNames[method].toLowerCase()}, for ${Math.abs(costsMore).toLocaleString('en')} ${costsMore < 0 ? 'less' : 'more'} over ${needs.years} years.`,
+      ...open,
+    ].join(' '),
   };
 }
 

@@ -74,6 +74,7 @@
     {#each remedies as r (r.text)}
       <p class="py-0.5"><Tag>bought with</Tag> {r.text}, price index {r.priceIndex.toLocaleString('en')}</p>
     {/each}
+    {#if choice.tomorrow}<p class="py-0.5" data-testid="tomorrow"><Tag>in stock</Tag> {choice.tomorrow.text}</p>{/if}
     {#if choice.closed}<p class="py-0.5" data-testid="closed"><Tag>beside it</Tag> {choice.closed.text}</p>{/if}
     <Figures
       ids={[
