@@ -1,13 +1,15 @@
 import { starterPriceIndex, type Motor } from '../catalogue';
 import type { Method } from '../contract';
 import { specialOfFrame, type SpecialPart } from '../nameplate';
-import type { Practice } from '../practice';
+import { bulkOf, type Practice } from '../practice';
 import { code } from './code';
 import { connectionFor, isShortShaft, starDeltaFits } from '../needs';
 
 /** What a practice and a motor's build say of every motor of a list whatever the needs; numbers only, NaN where there is none. */
 export interface BuildColumns {
   readonly frequency: Float64Array;
+  /** What prices of remedies grow with. */
+  readonly bulk: Float64Array;
   readonly maxSpeed: Float64Array;
   readonly pulseRating: Float64Array;
   readonly serviceFactor: Float64Array;
@@ -63,6 +65,7 @@ const flags = (motors: readonly Motor[], of: (m: Motor) => boolean): Uint8Array 
 
 const keptBuild = kept((practice, motors): BuildColumns => ({
   frequency: floats(motors, (m) => m.frequency),
+  bulk: floats(motors, (m) => bulkOf(m.power)),
   maxSpeed: floats(motors, (m) => m.maxSpeed),
   pulseRating: floats(motors, (m) => m.pulseRating),
   serviceFactor: floats(motors, (m) => m.serviceFactor),

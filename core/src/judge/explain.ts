@@ -4,7 +4,7 @@ import { methodNames, type Method } from '../contract';
 import { connectionFor, directSpeed, driveCurrentAsked, matchDrive, type Needs } from '../needs';
 import { writeQuantity } from '../quantity';
 import { triedOf } from '../runs';
-import { remedyKinds, remedyPrice } from '../practice';
+import { bulkOf, remedyKinds, remedyPrice } from '../practice';
 import { answer, columnOf, entryVerdict, outcomeOf, R, remedyNamed, type Judged } from './asked';
 import type { Looked } from './requirement';
 import { asked } from './requirements';
@@ -107,7 +107,7 @@ function verdictsOf(
       remedy:
         kind === undefined
           ? null
-          : { kind, text: requirement.remedied(looked), priceIndex: remedyPrice(kind, motor.power) },
+          : { kind, text: requirement.remedied(looked), priceIndex: remedyPrice(kind, bulkOf(motor.power)) },
       condition: answered === 'condition' ? (requirement.holdsIf(looked) ?? null) : null,
     });
     if (outcome === 'fail' && waived === null) cures.push(requirement.cure(looked));

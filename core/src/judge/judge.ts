@@ -103,7 +103,7 @@ function assessor(judged: Judged): Assess {
       if (outcome === code.caution && at.remedy !== undefined) {
         outcome = code.pass;
         answers[index] = answer.remedy + remedyKinds.indexOf(at.remedy);
-        if (counts) remedies += remedyPrice(at.remedy, columns.power[i] ?? 0);
+        if (counts) remedies += remedyPrice(at.remedy, bench.build.bulk[i] ?? 0);
       } else if (outcome === code.caution && at.condition) {
         outcome = code.pass;
         answers[index] = answer.condition;

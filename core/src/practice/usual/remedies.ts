@@ -19,8 +19,11 @@ const prices: Readonly<Record<RemedyKind, readonly [base: number, each: number]>
 
 export const remedySource = commonPractice('Invented price index of the usual remedies; compares, prices nothing');
 
-/** Price index of a remedy for a motor of this power, W. */
-export function remedyPrice(kind: RemedyKind, power: number): number {
+/** What prices of remedies grow with: the motor's power in kW to the power 0.8. */
+export const bulkOf = (power: number): number => (power / 1000) ** 0.8;
+
+/** Price index of a remedy for a motor of this bulk. */
+export function remedyPrice(kind: RemedyKind, bulk: number): number {
   const [base, each] = prices[kind];
-  return Math.round(base + each * (power / 1000) ** 0.8);
+  return Math.round(base + each * bulk);
 }

@@ -40,7 +40,7 @@ export function findLoad(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
     if (stamped) return stamped;
     missingLoad(
       w,
-      'There is no load yet: give power, torque or a pull at a radius, and the speed of the driven shaft.',
+      'There is no load yet: give power, torque or a pull at a radius, and the speed of the driven shaft. Or give a complete plate: its rating then stands for the load.',
     );
     return undefined;
   }
