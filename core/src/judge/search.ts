@@ -22,6 +22,7 @@ function excuseDrive(judged: Judged, winner: number): void {
   const { bench, methods, worst, open, outcomes } = judged;
   const M = methods.length;
   if (bench.needs.speed.variable || methods[winner % M] !== 'drive' || !bench.simulates || M === 1) return;
+  if (bench.needs.waived.has('speed-control')) return;
   const first = winner - (winner % M);
   for (let e = first; e < first + M; e++) {
     if (e === winner) continue;

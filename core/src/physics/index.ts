@@ -16,6 +16,8 @@ export * from './machine/circuit';
 export * from './machine/laws';
 export * from './machine/fit';
 export * from './supply/network';
+export * from './start/run';
+export * from './start/hookups';
 export * from './start/runup';
 export * from './start/driveRun';
 export * from './start/transient';

@@ -8,7 +8,7 @@ import {
   type MethodVerdict,
   type Result,
 } from '../case';
-import { commonPractice, comparedMethods, endingFindings, isFindingId, methodNames, type Method } from '../contract';
+import { commonPractice, comparedMethods, endingFindings, isFindingId, type Method } from '../contract';
 import { Workings } from '../law';
 import { softLimit, tap, torqueRatio } from '../physics';
 import { acceptDoubts, sorted } from './doubts';
@@ -16,12 +16,10 @@ import { practiceById, rulesFor } from '../practice';
 import { startNeeds, subjectFromPlate, subjectOf, type Needs, type Subject, type Walk } from '../needs';
 import {
   asked,
-  closedOf,
   entryVerdict,
   explain,
   explainMethods,
   findFirst,
-  inStockOf,
   judge,
   requirements,
   simulateEntry,
@@ -54,6 +52,7 @@ import {
   tellStart,
   type Starting,
 } from '../stations';
+import { closedBeside, onShelf } from './beside';
 import { summaries } from './summaries';
 
 export const coreVersion = '0.1.0';
@@ -312,47 +311,6 @@ function chooseAndTell(
     replacement: tellReplacement(walk, plate, needs, choice ? motor : undefined),
     screening: { needs, judged },
     starting: start?.starting ?? null,
-  };
-}
-
-/** The best with neither open caution nor condition, where the first has one. */
-function closedBeside(needs: Needs, judged: Judged, entry: number, first: Candidate): Choice['closed'] {
-  if (judged.open[entry] === 0 && judged.conditions[entry] === 0) return null;
-  return beside(needs, judged, closedOf(judged), entry, first, () => 'With nothing left open');
-}
-
-/** What lies on the own shelf and would do, where the first choice must be bought. */
-const onShelf = (needs: Needs, judged: Judged, entry: number, first: Candidate): Choice['tomorrow'] =>
-  beside(
-    needs,
-    judged,
-    inStockOf(judged),
-    entry,
-    first,
-    ({ stock }) => `Can run tomorrow, from ${stock?.place || 'the own shelf'}`,
-  );
-
-function beside(
-  needs: Needs,
-  judged: Judged,
-  other: number | undefined,
-  entry: number,
-  first: Candidate,
-  say: (motor: Candidate['motor']) => string,
-): Choice['closed'] {
-  if (other === undefined || other === entry) return null;
-  const { motor, method, control, cost, verdicts } = explain(needs, judged, other);
-  const open = verdicts.filter((v) => v.outcome === 'caution' && v.waived === null).map((v) => v.text);
-  const costsMore = cost.lifeCycle - first.cost.lifeCycle;
-  return {
-    motor,
-    method,
-    control,
-    costsMore,
-    text: [
-      `${say(motor)}: ${motor.name}, ${methodNames[method].toLowerCase()}, for ${Math.abs(costsMore).toLocaleString('en')} ${costsMore < 0 ? 'less' : 'more'} over ${needs.years} years.`,
-      ...open,
-    ].join(' '),
   };
 }
 

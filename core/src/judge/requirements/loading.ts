@@ -23,14 +23,17 @@ export const loading = requirement({
     if (share >= least * (1 - tight)) return code.pass;
     const power = c.power[e.i] ?? 0;
     const exempt = power <= (smallest.get(c.poles[e.i] ?? 0) ?? 0) * 1.01 || build.onShelf[e.i] === 1;
-    if (exempt || hasReason(bench, e)) return code.pass;
+    if (exempt || reasonFor(needs, power, c.poles[e.i] ?? 4) !== undefined) return code.pass;
     return share < never && !pinned ? code.fail : code.caution;
   },
   sentence({ outcome, margin, motor, needs }) {
     const share = needs.rules.leastLoading * (1 + margin);
     const text = `Loaded to ${percent(share)} of what it may give`;
-    if (outcome === 'pass')
-      return margin >= -tight ? `${text}.` : `${text}: ${reasonFor(needs, motor.stock !== undefined)}.`;
+    if (outcome === 'pass') {
+      if (margin >= -tight) return `${text}.`;
+      const shelf = motor.stock === undefined ? 'it is the smallest size made' : 'it lies on the own shelf';
+      return `${text}: ${reasonFor(needs, motor.power, motor.poles) ?? shelf}.`;
+    }
     return `${text}, ${percent(needs.rules.leastLoading)} is the least by house rule: too large for its ${writeQuantity(needs.load.power, 'W', needs.practice.words.units)} of load.`;
   },
   cure: () => 'a reason for the size, or more load',
@@ -41,23 +44,16 @@ export function loadingOf({ needs: { load, place }, c }: Bench, { i, n }: Pick<E
   return shaftPower(load.torque, load.speed, n, load.shape) / ((c.power[i] ?? 0) * place.motorDerating);
 }
 
-/** Whether the case itself gives a reason for a motor this much larger than its steady load. */
-function hasReason({ needs, c }: Bench, { i }: Entry): boolean {
-  return cycles(needs) || needs.load.shape.kind === 'constant-power' || heavy(needs, c.power[i] ?? 0, c.poles[i] ?? 4);
-}
+/** From here on they size a motor, whatever its steady load (common practice): peak, heat of the cycle, breakaway, ÷ steady. */
+const sizes = { peak: 1.5, thermal: 1.05, breakaway: 2.2 };
 
-const cycles = ({ load }: Needs): boolean => load.peak > 1.5 || load.thermal > 1.05 || load.breakaway > 2.2;
-
-/** More inertia than the standard's motor starts, of half this rating. */
-function heavy({ start, practice }: Needs, power: number, poles: number): boolean {
-  return start.loadInertia !== undefined && start.loadInertia > practice.inertiaLimit(power / 2, poles).value;
-}
-
-function reasonFor({ load, start }: Needs, shelf: boolean): string {
-  if (shelf) return 'it lies on the own shelf';
+/** Why the case itself asks for a motor this much larger than its steady load; undefined where it does not. */
+function reasonFor({ load, start, practice }: Needs, power: number, poles: number): string | undefined {
   if (load.shape.kind === 'constant-power') return 'constant power sizes it at its lowest speed';
-  if (load.peak > 1.5) return `peaks of ${load.peak.toFixed(2)} times the steady torque size it`;
-  if (load.thermal > 1.05) return 'the heat of its cycle sizes it';
-  if (load.breakaway > 2.2) return 'breakaway sizes it';
-  return start.loadInertia === undefined ? 'the smallest size made' : 'the inertia to be started sizes it, or it is the smallest made';
-} // prettier-ignore
+  if (load.peak > sizes.peak) return `peaks of ${load.peak.toFixed(2)} times the steady torque size it`;
+  if (load.thermal > sizes.thermal) return 'the heat of its cycle sizes it';
+  if (load.breakaway > sizes.breakaway) return 'breakaway sizes it';
+  // More inertia than the standard's motor starts, of half this rating.
+  const heavy = start.loadInertia !== undefined && start.loadInertia > practice.inertiaLimit(power / 2, poles).value;
+  return heavy ? 'the inertia to be started sizes it' : undefined;
+}

@@ -1,6 +1,7 @@
 import { frictionAt, seen, seenAt, seenLength, type Circuit } from '../machine/circuit';
 import type { Feed } from '../supply/network';
-import { arrived, columnsOf, longest, startTorqueAt, type Run, type RunEvent, type StartLoad } from './runup';
+import { startTorqueAt, type Run, type RunEvent, type StartLoad } from './run';
+import { arrived, columnsOf, longest } from './runup';
 
 /** A drive's settings: seconds from standstill to rated frequency, A at the motor, final speed in r/min. */
 export interface DrivePlan {

@@ -1,6 +1,6 @@
 import { model, remembered } from '../../contract';
 import { any, law, notNegative } from '../../law';
-import type { Run } from './runup';
+import type { Run } from './run';
 
 const simulated = model(
   'Run-up simulated',

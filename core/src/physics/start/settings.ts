@@ -1,5 +1,6 @@
 import type { DrivePlan } from './driveRun';
-import { reducedHookup, type Plan, type Run } from './runup';
+import { reducedHookup } from './hookups';
+import type { Plan, Run } from './run';
 import { attainedSpeed, simulate, type StartCase } from './startCase';
 
 type Soft = Extract<Plan, { method: 'soft-starter' }>;

@@ -1,7 +1,8 @@
 import type { Circuit } from '../machine/circuit';
 import { runOnDrive, type DrivePlan } from './driveRun';
 import { grid, gridLength, Network, type Feed, type Hookup } from '../supply/network';
-import { runUp, startTorqueAt, type Plan, type Run, type StartLoad } from './runup';
+import { startTorqueAt, type Plan, type Run, type StartLoad } from './run';
+import { runUp } from './runup';
 
 /** One motor on one supply with one load: everything of a start but its method. Rated values of the motor, permitted times in s. */
 export interface StartCase {

@@ -1,6 +1,6 @@
 import { frictionAt, type Circuit } from '../machine/circuit';
 import type { Feed } from '../supply/network';
-import { startTorqueAt, type StartLoad } from './runup';
+import { startTorqueAt, type StartLoad } from './run';
 
 /** What is switched: at standstill, or from star through a pause without current into delta, at a speed in r/min. */
 export type Switching =

@@ -71,7 +71,7 @@ export function findLoad(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
   const power = w.value('load.motorPower');
   const k = w.value('load.margin');
   if (torque === undefined || speed === undefined || power === undefined || k === undefined || !(power > 0)) {
-    missingLoad(w, `The load is not complete: ${w.wanted('load').join(', ') || 'the demand'} is missing.`);
+    missingLoad(w, `The load is not complete: ${w.wanted('load').map(spoken).join(', ') || 'the demand'} is missing.`);
     return undefined;
   }
   return {
@@ -142,6 +142,9 @@ function fromPlate(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
   };
 } // prettier-ignore
 
+/** A field's path as it is spoken of: "demand power". */
+const spoken = (path: string): string => path.split('.').slice(1).join(' ');
+
 function missingLoad(w: Workings, text: string): void {
   w.finding('load.missing', 'caution', text, { fields: ['load.demand'] });
 }
@@ -205,6 +208,8 @@ function tellDuty({ input, w, rules }: Walk): number | undefined {
       'The cycle is longer than ten minutes: a motor follows each stretch, so its thermal equivalent says too little. The longest heavy stretch decides.',
       { fields: ['load.cycle'], source: dutySource },
     );
+  // Without a load there is no demand to set the cycle against.
+  if (!w.figures.has('load.rmsPower')) return undefined;
   if (k > 1 || (rules.dutySizing === 'thermal' && !long)) return k;
   w.finding(
     'load.duty-sizing',

@@ -38,8 +38,7 @@
 
 <style>
   @media print {
-    :global(html[data-print='buying'] main section:not(#buying)),
-    :global(html[data-print='buying'] main aside),
+    :global(html[data-print='buying'] main *:not(:has(#buying), #buying, #buying *)),
     :global(html[data-print='buying'] header) {
       display: none !important;
     }

@@ -118,7 +118,7 @@
     {/if}
   </section>
   {#if desk.conflict}<Conflict {desk} name={data.position.name} />{/if}
-  <div class="grid gap-4 lg:grid-cols-[210px_minmax(0,1fr)_310px]">
+  <div class="grid gap-4 lg:grid-cols-[210px_minmax(0,1fr)_310px] print:block">
     <StationWay positionId={data.position.id} tag={data.position.tag} name={data.position.name} {station} />
     <main id="desk" class="min-w-0">{@render children()}</main>
     <div class="screen-only"><Ledger {station} goto={(path) => void goto(path)} /></div>
