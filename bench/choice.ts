@@ -3,8 +3,10 @@ import { judge, judgeWhole, motorsFor, readCase, solveWith, comparedMethods, fin
 import { likelyCase } from '../core/test/randomCases';
 
 /**
- * The first choice by the pruned search against the one that simulating every motor with every method gives, over random cases; and how long a
- * solve takes and how many starts it simulated. `node dist/choice.mjs [CASES] [SEED] [EVERY]`: brute force over every so-manieth motor.
+ * The first choice by the pruned search against the one that simulating every motor with every method gives, over
+ * random cases; and how long a
+ * solve takes and how many starts it simulated. `node dist/choice.mjs [CASES] [SEED] [EVERY]`: brute force over every
+ * so-manieth motor.
  */
 const [count = 500, seed = 1, every = 20] = process.argv.slice(2).map(Number);
 const times: number[] = [];
@@ -37,7 +39,10 @@ for (const text of fc.sample(likelyCase, { numRuns: count, seed })) {
 function name(j: ReturnType<typeof judge>): string {
   const entry = j.order[0] ?? 0;
   const M = j.methods.length;
-  return `${j.columns.motors[Math.floor(entry / M)]?.name} ${j.methods[entry % M]} (${j.worst[entry]}, ${j.rank[entry]?.toFixed(1)})`;
+  return (
+    `${j.columns.motors[Math.floor(entry / M)]?.name} ${j.methods[entry % M]} ` +
+    `(${j.worst[entry]}, ${j.rank[entry]?.toFixed(1)})`
+  );
 }
 const sorted = (list: number[]): number[] => list.toSorted((a, b) => a - b);
 const at = (list: number[], share: number): number =>

@@ -27,6 +27,7 @@ times.sort((a, b) => a - b);
 const at = (share: number): string =>
   (times[Math.min(times.length - 1, Math.floor(share * times.length))] ?? 0).toFixed(0);
 console.log(
-  `${times.length} cases, ${faults.size} kinds of fault; read, solved and checked in ${at(0.5)} ms median, ${at(0.99)} ms at the 99th percentile, ${at(1)} ms at most`,
+  `${times.length} cases, ${faults.size} kinds of fault; read, solved and checked in ${at(0.5)} ` +
+    `ms median, ${at(0.99)} ms at the 99th percentile, ${at(1)} ms at most`,
 );
 process.exitCode = faults.size === 0 ? 0 : 1;

@@ -18,12 +18,21 @@ const circuit: physics.Circuit = {
   frictionLoss: 3000,
   ratedSpeed: 1773,
 };
-const load: physics.StartLoad = { torque: 1500, speed: 1780, shape: { kind: 'quadratic' }, startRatio: 1, breakaway: 225 }; // prettier-ignore
+const load: physics.StartLoad = {
+  torque: 1500,
+  speed: 1780,
+  shape: { kind: 'quadratic' },
+  startRatio: 1,
+  breakaway: 225,
+};
 const inertia = 40;
 const feed = { voltage: 2300, frequency: 60, resistance: 0, reactance: 0, cable: { resistance: 0, reactance: 0 } };
 const spec = { circuit, feed, inertia, load, stallTime: 12, plan: { method: 'direct' } } as const;
 
-/** The same equations over arrays, as a general package wants them: speed, input, stator heat, rotor heat, core, friction, load, current squared. */
+/**
+ * The same equations over arrays, as a general package wants them: speed, input, stator heat, rotor heat, core,
+ * friction, load, current squared.
+ */
 const out = new Float64Array(answerLength);
 const rates = (_: number, y: number[]): number[] => {
   const w = Math.max(0, y[0] ?? 0);
@@ -45,7 +54,10 @@ const rates = (_: number, y: number[]): number[] => {
 };
 const end = runUp({ ...spec, tolerance: 1e-9 }).time ?? 0;
 
-/** Share of the input that heat, work and motion do not account for at the end, and how far the energies are from the exact ones. */
+/**
+ * Share of the input that heat, work and motion do not account for at the end, and how far the energies are from the
+ * exact ones.
+ */
 function errorOf(y: readonly number[], exact: readonly number[]): number {
   const [w = 0, input = 1, stator = 0, rotor = 0, core = 0, friction = 0, work = 0] = y;
   const kinetic = 0.5 * inertia * w * w;
@@ -62,7 +74,15 @@ const byPackage = (tolerance: number): number[] => {
 const exact = byPackage(1e-12);
 const ours = (tolerance: number): number[] => {
   const r = runUp({ ...spec, tolerance, horizon: end });
-  return [(r.speed * Math.PI) / 30, r.energy.input, r.energy.stator, r.energy.rotor, r.energy.core, r.energy.friction, r.energy.load]; // prettier-ignore
+  return [
+    (r.speed * Math.PI) / 30,
+    r.energy.input,
+    r.energy.stator,
+    r.energy.rotor,
+    r.energy.core,
+    r.energy.friction,
+    r.energy.load,
+  ];
 };
 
 /** Loosest tolerance, by decades and thirds of them, with which every energy is within 0.1 %. */
@@ -101,15 +121,42 @@ const plans = (): physics.AnyPlan[] =>
       case 'primary-reactor':
         return { method: m, element: 'reactor', share: 0.65, changeover };
       case 'soft-starter':
-        return { method: m, limit: 3.5 * onBench.ratedCurrent, ramp: 'voltage', from: 0.3, time: 10, kick: undefined, ratedTorque: onBench.ratedTorque }; // prettier-ignore
+        return {
+          method: m,
+          limit: 3.5 * onBench.ratedCurrent,
+          ramp: 'voltage',
+          from: 0.3,
+          time: 10,
+          kick: undefined,
+          ratedTorque: onBench.ratedTorque,
+        };
       case 'drive':
-        return { method: m, ramp: 10, limit: aim.overload * onBench.ratedCurrent, speed: aim.speed, control: 'vector', boost: 0 }; // prettier-ignore
+        return {
+          method: m,
+          ramp: 10,
+          limit: aim.overload * onBench.ratedCurrent,
+          speed: aim.speed,
+          control: 'vector',
+          boost: 0,
+        };
     }
   });
 
 const data = genericMotors().map((m): physics.MachineData => {
   const c = m.connections.at(-1);
-  return { poles: m.poles, frequency: m.frequency, voltage: c?.voltage ?? 0, power: m.power, speed: m.speed, current: c?.current ?? 0, efficiency: m.efficiency, lockedRotorCurrent: m.lockedRotorCurrent, lockedRotorTorque: m.lockedRotorTorque, breakdownTorque: m.breakdownTorque, design: m.designLetter }; // prettier-ignore
+  return {
+    poles: m.poles,
+    frequency: m.frequency,
+    voltage: c?.voltage ?? 0,
+    power: m.power,
+    speed: m.speed,
+    current: c?.current ?? 0,
+    efficiency: m.efficiency,
+    lockedRotorCurrent: m.lockedRotorCurrent,
+    lockedRotorTorque: m.lockedRotorTorque,
+    breakdownTorque: m.breakdownTorque,
+    design: m.designLetter,
+  };
 });
 
 let next = 0;
@@ -148,5 +195,6 @@ for (const task of bench.tasks) {
   process.stdout.write(`${task.name}: median ${p50.toFixed(3)} ms, 99th percentile ${p99.toFixed(3)} ms\n`);
 }
 process.stdout.write(
-  `the package takes ${((medians.get(theirs) ?? NaN) / (medians.get(own) ?? NaN)).toFixed(1)} × as long as our own at the same error\n`,
+  `the package takes ${((medians.get(theirs) ?? NaN) / (medians.get(own) ?? NaN)).toFixed(1)} ` +
+    `× as long as our own at the same error\n`,
 );

@@ -60,7 +60,9 @@ test('what would change the choice, and the same machine on other poles', async 
   await openStation(page, id, 'choice');
   await page.getByRole('button', { name: 'What would change it?' }).click();
   const changes = page.getByTestId('changes');
-  await expect(changes.getByRole('row', { name: /Ambient/ })).toContainText(/from .*°C.* up: |the same up to/, { timeout: 20_000 }); // prettier-ignore
+  await expect(changes.getByRole('row', { name: /Ambient/ })).toContainText(/from .*°C.* up: |the same up to/, {
+    timeout: 20_000,
+  });
   await expect(changes.getByRole('row', { name: /Load/ })).toContainText('up:');
   await page.locator('summary', { hasText: 'another number of poles' }).click();
   await expect(page.getByTestId('poles').getByRole('row')).toHaveCount(5);
@@ -96,8 +98,13 @@ test('a list is brought in: told first, its bad rows by line, taken when accepte
   await page.goto(`/shelf?plant=${own.plant}`);
   await awake(page);
   await expect(page.getByText('Nothing on the shelf yet')).toBeVisible();
-  const csv =
-    'Item,HP,Volts,Amps,RPM,Hz,Frame,Encl,SF,Qty,Bin\n"Spare, roaster\nfan",25,230/460,62/31,1770,60,284T,TEFC,1.15,1,B4\nBroken,ten,460,14,1760,60,215T,TEFC,1.15,1,B5\n"=1+1",5,460,6.6,1750,60,184T,TEFC,1.15,1,B6\n';
+  const csv = [
+    'Item,HP,Volts,Amps,RPM,Hz,Frame,Encl,SF,Qty,Bin',
+    '"Spare, roaster\nfan",25,230/460,62/31,1770,60,284T,TEFC,1.15,1,B4',
+    'Broken,ten,460,14,1760,60,215T,TEFC,1.15,1,B5',
+    '"=1+1",5,460,6.6,1750,60,184T,TEFC,1.15,1,B6',
+    '',
+  ].join('\n');
   await page.getByTestId('list').setInputFiles({ name: 'store.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
   const told = page.getByTestId('list-told');
   await expect(told).toContainText('3 rows. 1 can be taken, 2 cannot.');
@@ -123,7 +130,10 @@ test('a list is brought in: told first, its bad rows by line, taken when accepte
   await expect(page.getByTestId('candidate')).toHaveCount(1);
   // What the shelf is written to can be read back.
   const list = await request.get(`/api/v1/plants/${own.plant}/shelf`, { headers: { accept: 'text/csv' } });
-  const again = await request.post(`/api/v1/plants/${own.plant}/shelf/import`, { headers: { 'content-type': 'text/csv' }, data: await list.body() }); // prettier-ignore
+  const again = await request.post(`/api/v1/plants/${own.plant}/shelf/import`, {
+    headers: { 'content-type': 'text/csv' },
+    data: await list.body(),
+  });
   expect(await again.json()).toMatchObject({ rows: 1, good: 1, bad: 0, missing: [] });
 });
 
@@ -174,8 +184,20 @@ async function withCase(request: APIRequestContext, tag: string, text: object): 
   });
   return position.id;
 }
-const plate = { power: '20 hp', voltage: '230/460 V', current: '50/25 A', speed: '1760 rpm', frequency: '60 Hz', frame: '256T', enclosure: 'TEFC' }; // prettier-ignore
-const undescribed = { format: 'pilgrim.case/1', practice: 'north-america', supply: { voltage: '480 V', frequency: '60 Hz', phases: 3 } }; // prettier-ignore
+const plate = {
+  power: '20 hp',
+  voltage: '230/460 V',
+  current: '50/25 A',
+  speed: '1760 rpm',
+  frequency: '60 Hz',
+  frame: '256T',
+  enclosure: 'TEFC',
+};
+const undescribed = {
+  format: 'pilgrim.case/1',
+  practice: 'north-america',
+  supply: { voltage: '480 V', frequency: '60 Hz', phases: 3 },
+};
 
 test('from the plate alone to a buying specification', async ({ page, request }) => {
   const id = await withCase(request, 'C-10', undescribed);

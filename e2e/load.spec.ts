@@ -24,7 +24,10 @@ class Hands {
     this.keys += text.length;
     this.fields++;
   }
-  /** Seconds by the keystroke-level model: 0.28 s a key for an average typist, 1.35 s of thought a field (Card, Moran and Newell 1980). */
+  /**
+   * Seconds by the keystroke-level model: 0.28 s a key for an average typist, 1.35 s of thought a field (Card, Moran
+   * and Newell 1980).
+   */
   get seconds(): number {
     return this.keys * 0.28 + this.fields * 1.35;
   }

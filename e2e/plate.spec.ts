@@ -83,7 +83,9 @@ test('a photograph is made smaller, kept without metadata, and read beside the p
 }) => {
   const { id } = await ownPosition(request, 'P-4', '01-in-110.json');
   await openStation(page, id, 'plate');
-  await page.getByTestId('photograph').setInputFiles({ name: 'plate.jpg', mimeType: 'image/jpeg', buffer: await cameraPicture(page) }); // prettier-ignore
+  await page
+    .getByTestId('photograph')
+    .setInputFiles({ name: 'plate.jpg', mimeType: 'image/jpeg', buffer: await cameraPicture(page) });
   await expect(page.getByText('plate.jpg is kept.')).toBeVisible();
   const viewer = page.getByRole('region', { name: /Photograph plate\.jpg/ });
   const picture = viewer.getByRole('img');
@@ -124,7 +126,10 @@ test('what is no picture is refused where it was offered; the server strips what
   expect((await (await request.get(`/api/v1/photographs/${made.id}`)).body()).includes('GPS')).toBe(false);
   expect((await request.delete(`/api/v1/photographs/${made.id}`)).status()).toBe(428);
   expect((await request.post(address, { data: 'hello', headers: { 'content-type': 'image/png' } })).status()).toBe(415);
-  const huge = await request.post(address, { data: Buffer.alloc(13 * 1024 * 1024), headers: { 'content-type': 'image/png' } }); // prettier-ignore
+  const huge = await request.post(address, {
+    data: Buffer.alloc(13 * 1024 * 1024),
+    headers: { 'content-type': 'image/png' },
+  });
   expect(huge.status()).toBe(413);
   expect(huge.headers()['content-type']).toContain('application/problem+json');
 });
@@ -155,7 +160,9 @@ test('a failure is recorded and becomes a requirement of the choice', async ({ p
   await expect(page.getByTestId('lessons')).toContainText('history shaft current');
   await page.keyboard.press('Alt+5');
   await page.getByTestId('candidate').first().getByRole('button').first().click();
-  await expect(page.getByTestId('candidate').first().locator('xpath=following-sibling::tr[1]')).toContainText('grounding ring'); // prettier-ignore
+  await expect(page.getByTestId('candidate').first().locator('xpath=following-sibling::tr[1]')).toContainText(
+    'grounding ring',
+  );
   await page.keyboard.press('Alt+1');
   await page.getByRole('button', { name: 'fluted race' }).click();
   await expect(page.getByTestId('causes')).not.toContainText('Currents through the bearings');

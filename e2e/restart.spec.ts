@@ -60,7 +60,8 @@ test('killing the web server or PostgreSQL loses no saved revision', async () =>
   const first = await save('before the web server dies');
   spawnSync('sh', [
     '-c',
-    `for p in $(pgrep -f 'node build/index.js'); do tr '\\0' '\\n' < /proc/$p/environ 2>/dev/null | grep -qx 'PORT=${port}' && kill -KILL $p; done`,
+    `for p in $(pgrep -f 'node build/index.js'); do tr '\\0' '\\n' < /proc/$p/environ ` +
+      `2>/dev/null | grep -qx 'PORT=${port}' && kill -KILL $p; done`,
   ]);
   await gone();
   await start();

@@ -24,7 +24,13 @@ const lookOnly = ['color-contrast', 'target-size'];
 async function violations(page: Page, rules?: string[]): Promise<string[]> {
   const axe = new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'] });
   const { violations: found } = await (rules ? axe.withRules(rules) : axe).analyze();
-  return found.map((v) => `${v.id}: ${v.nodes.map((n) => n.html).slice(0, 3).join(' | ')}`); // prettier-ignore
+  return found.map(
+    (v) =>
+      `${v.id}: ${v.nodes
+        .map((n) => n.html)
+        .slice(0, 3)
+        .join(' | ')}`,
+  );
 }
 
 const sideways = (page: Page): Promise<number> =>

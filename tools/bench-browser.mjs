@@ -49,7 +49,8 @@ try {
     `cold first view: median ${percentile(views, 0.5).toFixed(0)} ms to first contentful paint (7 cold loads)`,
   );
   console.log(
-    `script loaded with a station, compressed: ${(script / 1000).toFixed(0)} kB (solver worker included; chart code comes when a chart is scrolled to)`,
+    `script loaded with a station, compressed: ${(script / 1000).toFixed(0)} kB (solver ` +
+      `worker included; chart code comes when a chart is scrolled to)`,
   );
 
   await typing('the catalogue alone');
@@ -86,7 +87,8 @@ async function typing(name) {
     return { times, longest: Math.max(0, ...long) };
   });
   console.log(
-    `edit to screen, ${name}: median ${percentile(times, 0.5).toFixed(0)} ms, 95th percentile ${percentile(times, 0.95).toFixed(0)} ms (120 edits of the pull)`,
+    `edit to screen, ${name}: median ${percentile(times, 0.5).toFixed(0)} ms, 95th percentile ` +
+      `${percentile(times, 0.95).toFixed(0)} ms (120 edits of the pull)`,
   );
   console.log(
     `longest block of the main thread while typing: ${longest === 0 ? 'below 50 ms' : `${longest.toFixed(0)} ms`}`,
@@ -94,7 +96,9 @@ async function typing(name) {
   await page.close();
 }
 
-/** Drags the current limit on the start's chart for two seconds and counts frames, and frames with newly drawn curves. */
+/**
+ * Drags the current limit on the start's chart for two seconds and counts frames, and frames with newly drawn curves.
+ */
 async function dragging() {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`${base}/positions/4180aaaa-0000-4000-8000-000000000005/start`, { waitUntil: 'networkidle' });
@@ -135,7 +139,9 @@ async function dragging() {
     return { times, drawn, ms };
   });
   console.log(
-    `dragging a handle: ${((times.length / ms) * 1000).toFixed(0)} frames a second, ${((drawn / ms) * 1000).toFixed(0)} of them with newly simulated curves; 95th percentile of a frame ${percentile(times, 0.95).toFixed(0)} ms`,
+    `dragging a handle: ${((times.length / ms) * 1000).toFixed(0)} frames a second, ` +
+      `${((drawn / ms) * 1000).toFixed(0)} of them with newly simulated curves; 95th ` +
+      `percentile of a frame ${percentile(times, 0.95).toFixed(0)} ms`,
   );
   await page.close();
 }
@@ -146,7 +152,10 @@ async function bringShelf(count) {
   const ratings = [1.5, 3, 5, 7.5, 10, 15, 20, 25, 30, 40, 50, 60];
   const rows = Array.from({ length: count }, (_, i) => {
     const hp = ratings[i % ratings.length];
-    return `Store ${i},${hp} hp,230/460,${(hp * 2.5).toFixed(1)}/${(hp * 1.25).toFixed(1)},${1740 + (i % 4) * 10},60,TEFC,1,bay ${i % 90}`;
+    return (
+      `Store ${i},${hp} ` +
+      `hp,230/460,${(hp * 2.5).toFixed(1)}/${(hp * 1.25).toFixed(1)},${1740 + (i % 4) * 10},60,TEFC,1,bay ${i % 90}`
+    );
   });
   const from = performance.now();
   const answer = await fetch(`${base}/api/v1/plants/${plants[0].id}/shelf/import?take=good`, {

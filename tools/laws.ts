@@ -29,9 +29,12 @@ function document(): string {
   const lines = [
     '# Laws',
     '',
-    'Made by `npm run laws` from the code; do not edit. A formula is evaluated against its code on random inputs in the tests.',
-    '"In words" marks a numerical method. Every example is run by the tests; a value outside what a law holds for is noted in the result.',
-    'Laws that read off a simulated run carry no example: the run itself is tested against closed forms and another integrator.',
+    'Made by `npm run laws` from the code; do not edit. A formula is ' +
+      'evaluated against its code on random inputs in the tests.',
+    '"In words" marks a numerical method. Every example is run by the tests; a ' +
+      'value outside what a law holds for is noted in the result.',
+    'Laws that read off a simulated run carry no example: the run itself ' +
+      'is tested against closed forms and another integrator.',
   ];
   for (const [title, laws] of groups) {
     lines.push('', `## ${title}`);

@@ -9,14 +9,38 @@ import { Stryker } from '@stryker-mutator/core';
 import { Instrumenter } from '@stryker-mutator/instrumenter';
 import { short } from './mutate.reporter.mjs';
 
-/** Areas with the tests that are asked. Others would kill some more, so a score is a lower bound; all of them take hours. */
+/**
+ * Areas with the tests that are asked. Others would kill some more, so a score is a lower bound; all of them take
+ * hours.
+ */
 const areas = {
   quantity: ['quantity', 'workings'],
   practice: ['practice', 'practices', 'tables', 'frames', 'guard', 'laws', 'formulas', 'replacement'],
   runs: ['runs', 'plans', 'figures', 'start'],
   physics: ['machine', 'fit', 'operating', 'runup', 'transient', 'laws', 'formulas', 'load', 'log', 'figures', 'start'],
-  stations: ['stations', 'findings', 'lean', 'startView', 'choice', 'judgement', 'judgeTell', 'practice', 'plates', 'fuzz', 'figures', 'told', 'load', 'guard', 'start', 'outside', 'replacement', 'history', 'plateSupply', 'hazard'],
-}; // prettier-ignore
+  stations: [
+    'stations',
+    'findings',
+    'lean',
+    'startView',
+    'choice',
+    'judgement',
+    'judgeTell',
+    'practice',
+    'plates',
+    'fuzz',
+    'figures',
+    'told',
+    'load',
+    'guard',
+    'start',
+    'outside',
+    'replacement',
+    'history',
+    'plateSupply',
+    'hazard',
+  ],
+};
 const [path, count = '320', seed = '1'] = process.argv.slice(2);
 const mutator = { excludedMutations: ['StringLiteral'] };
 
@@ -116,7 +140,8 @@ for (const area of only) {
   if (!result || result.tried === 0) console.log(`${area}: nothing to mutate`);
   else {
     const minutes = ((Date.now() - from) / 60_000).toFixed(1);
-    const head = `${area}: ${share(result)} of ${result.tried} killed (${result.all} in all, seed ${seed}, ${minutes} min)`;
+    const of = `${result.all} in all, seed ${seed}, ${minutes} min`;
+    const head = `${area}: ${share(result)} of ${result.tried} killed (${of})`;
     const text = `${head}\n${written(result)}\n`;
     writeFileSync(join('.pilgrim/mutation', `${area.replaceAll('/', '-')}.txt`), text);
     console.log(text);

@@ -77,7 +77,22 @@ async function inLanes(tasks) {
 }
 
 const unit = (tier, name, project, args, env) =>
-  task(tier, name, ...npx('vitest', 'run', '--project', project, '--maxWorkers=1', ...args, '--reporter=dot', '--reporter=json', `--outputFile.json=${join(out, `${name}.json`)}`), { env, report: `${name}.json` }); // prettier-ignore
+  task(
+    tier,
+    name,
+    ...npx(
+      'vitest',
+      'run',
+      '--project',
+      project,
+      '--maxWorkers=1',
+      ...args,
+      '--reporter=dot',
+      '--reporter=json',
+      `--outputFile.json=${join(out, `${name}.json`)}`,
+    ),
+    { env, report: `${name}.json` },
+  );
 
 async function everything() {
   await perform(task('types and lint', 'bundled tools', 'node', ['tools/bundle.mjs']));
@@ -99,14 +114,21 @@ async function everything() {
         }),
       );
     },
-    lint('types of the interface', ...npx('svelte-check', '--tsconfig', './tsconfig.json', '--fail-on-warnings', '--output', 'human'), { cwd: 'web' }), // prettier-ignore
+    lint(
+      'types of the interface',
+      ...npx('svelte-check', '--tsconfig', './tsconfig.json', '--fail-on-warnings', '--output', 'human'),
+      { cwd: 'web' },
+    ),
     () => perform(unit('unit', 'unit 1 of 2', 'core', ['--shard=1/2'])),
     () => perform(unit('unit', 'unit 2 of 2', 'core', ['--shard=2/2'])),
     lint('formatting', ...npx('prettier', '--check', '--log-level', 'warn', '.')),
     () => perform(unit('database', 'server and database', 'server', [], { DATABASE_URL })),
     lint('lint and import rules', ...npx('eslint', '.')),
     lint('types', ...npx('tsc', '--noEmit')),
-    lint('generated laws are fresh', 'sh', ['-c', `node dist/laws.mjs ${out}/laws.md && diff -u docs/laws.md ${out}/laws.md`]), // prettier-ignore
+    lint('generated laws are fresh', 'sh', [
+      '-c',
+      `node dist/laws.mjs ${out}/laws.md && diff -u docs/laws.md ${out}/laws.md`,
+    ]),
   ]);
   if (built)
     await perform(

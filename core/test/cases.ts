@@ -1,7 +1,9 @@
 import { expect } from 'vitest';
 import { readCase, solve, type CaseText, type Result } from '@pilgrim/core';
 
-/** Solves a case as a file would hold it; fails the test where the case is not valid, or a figure was never asked for. */
+/**
+ * Solves a case as a file would hold it; fails the test where the case is not valid, or a figure was never asked for.
+ */
 export function solved(text: CaseText): Result {
   const reading = readCase(text);
   if (!reading.ok) expect.fail(reading.errors.map((e) => `${e.path}: ${e.message}`).join('\n'));

@@ -17,27 +17,51 @@ describe('second pass of the tables that came with the catalogue (from memory, b
     ]);
   });
   it('10 CFR 431.25 Table 5 at 8 poles: open, enclosed', () => {
-    expect(column(na.eightPoleEfficiency.rows, 1)).toEqual([75.5, 77, 86.5, 87.5, 88.5, 89.5, 90.2, 90.2, 91, 91, 91.7, 91.7, 92.4, 93, 94.1, 94.1, 94.1, 94.1, 94.1, 95]); // prettier-ignore
-    expect(column(na.eightPoleEfficiency.rows, 2)).toEqual([75.5, 78.5, 84, 85.5, 86.5, 86.5, 89.5, 89.5, 90.2, 90.2, 91.7, 91.7, 92.4, 92.4, 93.6, 93.6, 94.1, 94.1, 94.5, 95]); // prettier-ignore
+    expect(column(na.eightPoleEfficiency.rows, 1)).toEqual([
+      75.5, 77, 86.5, 87.5, 88.5, 89.5, 90.2, 90.2, 91, 91, 91.7, 91.7, 92.4, 93, 94.1, 94.1, 94.1, 94.1, 94.1, 95,
+    ]);
+    expect(column(na.eightPoleEfficiency.rows, 2)).toEqual([
+      75.5, 78.5, 84, 85.5, 86.5, 86.5, 89.5, 89.5, 90.2, 90.2, 91.7, 91.7, 92.4, 92.4, 93.6, 93.6, 94.1, 94.1, 94.5,
+      95,
+    ]);
     const nominal = new Set(na.efficiencyBands.rows.map(([n]) => n));
-    for (const row of na.eightPoleEfficiency.rows) expect([...row.slice(1)].every((e) => e !== null && nominal.has(e))).toBe(true); // prettier-ignore
+    for (const row of na.eightPoleEfficiency.rows)
+      expect([...row.slice(1)].every((e) => e !== null && nominal.has(e))).toBe(true);
   });
   it('IEC 60034-30-1 at 50 Hz: small motors, and 8 poles in IE3 and IE4', () => {
     expect(iec.smallEfficiencies.rows).toEqual([
       [0.37, 69.5, 72.7, 67.6, 73.8, 77.3, 73.5, 78.1, 81.1, 78.0],
       [0.55, 74.1, 77.1, 73.1, 77.8, 80.8, 77.2, 81.5, 83.9, 80.9],
     ]);
-    expect(column(iec.eightPoleEfficiencies.rows, 1)).toEqual([69.3, 73, 75, 77.7, 79.7, 81.9, 83.5, 84.8, 86.2, 87.3, 88.6, 89.6, 90.1, 90.6, 91.3, 91.8, 92.2, 92.5, 93.1, 93.4, 93.7, 94, 94.3, 94.6]); // prettier-ignore
-    expect(column(iec.eightPoleEfficiencies.rows, 2)).toEqual([74.3, 77, 78.4, 80.8, 82.6, 84.5, 85.9, 87.1, 88.3, 89.3, 90.4, 91.2, 91.7, 92.1, 92.7, 93.1, 93.4, 93.7, 94.2, 94.4, 94.7, 94.9, 95.1, 95.4]); // prettier-ignore
+    expect(column(iec.eightPoleEfficiencies.rows, 1)).toEqual([
+      69.3, 73, 75, 77.7, 79.7, 81.9, 83.5, 84.8, 86.2, 87.3, 88.6, 89.6, 90.1, 90.6, 91.3, 91.8, 92.2, 92.5, 93.1,
+      93.4, 93.7, 94, 94.3, 94.6,
+    ]);
+    expect(column(iec.eightPoleEfficiencies.rows, 2)).toEqual([
+      74.3, 77, 78.4, 80.8, 82.6, 84.5, 85.9, 87.1, 88.3, 89.3, 90.4, 91.2, 91.7, 92.1, 92.7, 93.1, 93.4, 93.7, 94.2,
+      94.4, 94.7, 94.9, 95.1, 95.4,
+    ]);
     for (const [, ie3, ie4] of iec.eightPoleEfficiencies.rows) expect(ie4 ?? 0).toBeGreaterThan(ie3 ?? 100);
   });
   it('IEC 60034-12 Table 1: pull-up torque by poles; locked-rotor and breakdown torque at 8 poles', () => {
-    expect(column(iec.pullUpTorques.rows, 1)).toEqual([1.3, 1.2, 1.2, 1.1, 1.1, 1, 1, 1, 0.9, 0.9, 0.8, 0.7, 0.7, 0.6, 0.6]); // prettier-ignore
-    expect(column(iec.pullUpTorques.rows, 2)).toEqual([1.4, 1.3, 1.3, 1.2, 1.2, 1.1, 1.1, 1.1, 1, 1, 0.9, 0.8, 0.8, 0.7, 0.6]); // prettier-ignore
-    expect(column(iec.pullUpTorques.rows, 3)).toEqual([1.2, 1.2, 1.1, 1.1, 1.1, 1.1, 1.1, 1, 1, 1, 0.9, 0.8, 0.8, 0.7, 0.6]); // prettier-ignore
-    expect(column(iec.pullUpTorques.rows, 4)).toEqual([1.1, 1.1, 1, 1, 1, 1, 1, 0.9, 0.9, 0.9, 0.8, 0.7, 0.7, 0.7, 0.6]); // prettier-ignore
-    expect(column(iec.eightPoleTorques.rows, 1)).toEqual([1.5, 1.5, 1.4, 1.4, 1.3, 1.3, 1.3, 1.2, 1.2, 1.2, 1.1, 1, 0.9, 0.9, 0.75]); // prettier-ignore
-    expect(column(iec.eightPoleTorques.rows, 2)).toEqual([1.6, 1.7, 1.8, 1.8, 1.8, 1.8, 1.7, 1.7, 1.7, 1.7, 1.7, 1.6, 1.6, 1.6, 1.6]); // prettier-ignore
+    expect(column(iec.pullUpTorques.rows, 1)).toEqual([
+      1.3, 1.2, 1.2, 1.1, 1.1, 1, 1, 1, 0.9, 0.9, 0.8, 0.7, 0.7, 0.6, 0.6,
+    ]);
+    expect(column(iec.pullUpTorques.rows, 2)).toEqual([
+      1.4, 1.3, 1.3, 1.2, 1.2, 1.1, 1.1, 1.1, 1, 1, 0.9, 0.8, 0.8, 0.7, 0.6,
+    ]);
+    expect(column(iec.pullUpTorques.rows, 3)).toEqual([
+      1.2, 1.2, 1.1, 1.1, 1.1, 1.1, 1.1, 1, 1, 1, 0.9, 0.8, 0.8, 0.7, 0.6,
+    ]);
+    expect(column(iec.pullUpTorques.rows, 4)).toEqual([
+      1.1, 1.1, 1, 1, 1, 1, 1, 0.9, 0.9, 0.9, 0.8, 0.7, 0.7, 0.7, 0.6,
+    ]);
+    expect(column(iec.eightPoleTorques.rows, 1)).toEqual([
+      1.5, 1.5, 1.4, 1.4, 1.3, 1.3, 1.3, 1.2, 1.2, 1.2, 1.1, 1, 0.9, 0.9, 0.75,
+    ]);
+    expect(column(iec.eightPoleTorques.rows, 2)).toEqual([
+      1.6, 1.7, 1.8, 1.8, 1.8, 1.8, 1.7, 1.7, 1.7, 1.7, 1.7, 1.6, 1.6, 1.6, 1.6,
+    ]);
   });
   it('IEC 60034-9 Table 2, sound power by shaft height: 2, 4, 6, 8 poles', () => {
     expect(column(iec.soundLevels.rows, 0)).toEqual([90, 100, 112, 132, 160, 180, 200, 225, 250, 280, 315, 355]);
@@ -49,22 +73,32 @@ describe('second pass of the tables that came with the catalogue (from memory, b
   it('NEMA MG 1 Table 12-2 at 8 poles; frames at 8 poles; least V-belt sheaves', () => {
     const hp = (rating: number) => practiceById('north-america').lockedRotorTorque(rating * horsepower, 8).value;
     expect([0.5, 1, 2, 5, 10, 50, 100, 150, 250].map(hp)).toEqual([1.4, 1.35, 1.3, 1.3, 1.25, 1.25, 1.25, 1.2, 1]);
-    expect(na.eightPoleFrames.rows.map(([, f]) => f).join(' ')).toBe('143T 145T 182T 184T 213T 215T 254T 256T 284T 286T 324T 326T 364T 365T 404T 405T 444T 445T'); // prettier-ignore
-    expect(Object.values(na.leastSheaves)).toEqual([2.2, 2.4, 2.6, 3, 3, 3.8, 4.4, 4.6, 5, 5.4, 6, 6.8, 7.4, 9, 10, 11.5]); // prettier-ignore
+    expect(na.eightPoleFrames.rows.map(([, f]) => f).join(' ')).toBe(
+      '143T 145T 182T 184T 213T 215T 254T 256T 284T 286T 324T 326T 364T 365T 404T 405T 444T 445T',
+    );
+    expect(Object.values(na.leastSheaves)).toEqual([
+      2.2, 2.4, 2.6, 3, 3, 3.8, 4.4, 4.6, 5, 5.4, 6, 6.8, 7.4, 9, 10, 11.5,
+    ]);
   });
   it('EN 50347, small frames and those at 8 poles', () => {
     expect(iec.smallFrames.rows).toEqual([
       [0.37, '71M', '71M', '80M'],
       [0.55, '71M', '80M', '80M'],
     ]);
-    expect(iec.eightPoleFrames.rows.map(([, f]) => f).join(' ')).toBe('90S 90L 100L 100L 112M 132S 132M 160M 160M 160L 180L 200L 225S 225M 250M 280S 280M 315S 315M 315L 315L'); // prettier-ignore
+    expect(iec.eightPoleFrames.rows.map(([, f]) => f).join(' ')).toBe(
+      '90S 90L 100L 100L 112M 132S 132M 160M 160M 160L 180L 200L 225S 225M 250M 280S 280M 315S 315M 315L 315L',
+    );
     // A frame never gets smaller with power.
     const heights = iec.eightPoleFrames.rows.map(([, f]) => Number.parseInt(f ?? ''));
     expect(heights).toEqual(heights.toSorted((a, b) => a - b));
   });
   it('DIN 22101, secondary resistances by length', () => {
-    expect(practice.secondaryPoints.map(([, c]) => c)).toEqual([1.92, 1.78, 1.58, 1.45, 1.31, 1.25, 1.2, 1.17, 1.14, 1.12, 1.1, 1.09, 1.06, 1.05]); // prettier-ignore
-    expect(practice.secondaryPoints.map(([l]) => l)).toEqual([80, 100, 150, 200, 300, 400, 500, 600, 700, 800, 900, 1000, 1500, 2000]); // prettier-ignore
+    expect(practice.secondaryPoints.map(([, c]) => c)).toEqual([
+      1.92, 1.78, 1.58, 1.45, 1.31, 1.25, 1.2, 1.17, 1.14, 1.12, 1.1, 1.09, 1.06, 1.05,
+    ]);
+    expect(practice.secondaryPoints.map(([l]) => l)).toEqual([
+      80, 100, 150, 200, 300, 400, 500, 600, 700, 800, 900, 1000, 1500, 2000,
+    ]);
   });
   it('NEMA MG 1 12.40.1: pull-up by rule on locked-rotor torque', () => {
     const p = practiceById('north-america');
@@ -79,7 +113,10 @@ describe('the generic catalogue', () => {
   it('is at least 1500 motors: ½ to 500 hp and 0.37 to 375 kW, 2 to 8 poles, all enclosures, no id twice', () => {
     expect(motors.length).toBeGreaterThanOrEqual(1500);
     expect(new Set(motors.map((m) => m.id)).size).toBe(motors.length);
-    const span = (list: readonly Motor[], unit: number) => [Math.min(...list.map((m) => m.power)) / unit, Math.max(...list.map((m) => m.power)) / unit]; // prettier-ignore
+    const span = (list: readonly Motor[], unit: number) => [
+      Math.min(...list.map((m) => m.power)) / unit,
+      Math.max(...list.map((m) => m.power)) / unit,
+    ];
     expect(span(northAmerican, horsepower).map((x) => Math.round(x * 100) / 100)).toEqual([0.5, 500]);
     expect(span(underIec, 1000)).toEqual([0.37, 375]);
     for (const list of [northAmerican, underIec]) {
@@ -88,7 +125,9 @@ describe('the generic catalogue', () => {
       expect(list.some((m) => m.cooling === 'blower')).toBe(true);
       expect(list.some((m) => m.inverterDuty && m.cooling === 'shaft-fan')).toBe(true);
     }
-    expect(new Set(northAmerican.map((m) => m.voltageText))).toEqual(new Set(['208-230/460 V', '460 V', '575 V', '200 V'])); // prettier-ignore
+    expect(new Set(northAmerican.map((m) => m.voltageText))).toEqual(
+      new Set(['208-230/460 V', '460 V', '575 V', '200 V']),
+    );
     expect(new Set(underIec.map((m) => m.voltageText))).toEqual(new Set(['230/400 V', '400/690 V', '500 V']));
   });
 
@@ -105,7 +144,8 @@ describe('the generic catalogue', () => {
       }
     }
     expect(all).toBeGreaterThan(1500);
-    // The exceptions, by rating and voltage: the smallest eight-pole motors, and two-pole ones that draw less than the table.
+    // The exceptions, by rating and voltage: the smallest eight-pole motors, and two-pole ones that draw less than the
+    // table.
     expect([...off].sort()).toEqual([
       '1 hp, 8 poles, 200 V',
       '1 hp, 8 poles, 208 V',
@@ -115,11 +155,15 @@ describe('the generic catalogue', () => {
     expect(off.size / all).toBeLessThan(0.05);
   });
 
-  it('locked-rotor current is the standard’s: 81 A for 10 hp, 363 A for 50 hp at 460 V (NEMA MG 1 12.35, from memory)', () => {
-    const of = (id: string) => motors.find((m) => m.id === id)?.lockedRotorCurrent ?? NaN;
-    expect(of('na-tefc-10hp-4p')).toBeCloseTo(81, 1);
-    expect(of('na-tefc-50hp-4p')).toBeCloseTo(362.5, 1);
-  });
+  it(
+    'locked-rotor current is the standard’s: 81 A for 10 hp, 363 A ' +
+      'for 50 hp at 460 V (NEMA MG 1 12.35, from memory)',
+    () => {
+      const of = (id: string) => motors.find((m) => m.id === id)?.lockedRotorCurrent ?? NaN;
+      expect(of('na-tefc-10hp-4p')).toBeCloseTo(81, 1);
+      expect(of('na-tefc-50hp-4p')).toBeCloseTo(362.5, 1);
+    },
+  );
 
   it('design C and H start harder than B and N, and torques stand in order', () => {
     const of = (id: string): Motor => {

@@ -27,7 +27,13 @@ const screened = (text: CaseText, shelf: readonly Motor[] = []): Screening => {
   if (!screening) expect.fail('nothing was judged');
   return screening;
 };
-const everything: ScreenQuery = { outcomes: ['pass', 'caution', 'fail'], text: '', shelfOnly: false, sort: 'rank', descending: false }; // prettier-ignore
+const everything: ScreenQuery = {
+  outcomes: ['pass', 'caution', 'fail'],
+  text: '',
+  shelfOnly: false,
+  sort: 'rank',
+  descending: false,
+};
 
 /** Motors and methods that closed forms admit, cautions included; size has two sides, so loading is left out. */
 function admitted(text: CaseText): Set<string> {
@@ -58,27 +64,44 @@ describe('harsher needs never admit what milder ones rejected', () => {
   const runs = { numRuns: 12 };
   it('more load, on the line and on a drive', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.6, max: 400, noNaN: true }), fc.double({ min: 1, max: 2, noNaN: true }), fc.boolean(), (hp, more, varies) => {
-        const speed: CaseText['speed'] = varies ? { need: 'variable', min: 0.4, max: 1 } : undefined;
-        expect(within(admitted(fan({ hp: hp * more, speed })), admitted(fan({ hp, speed })))).toBe(true);
-      }),
+      fc.property(
+        fc.double({ min: 0.6, max: 400, noNaN: true }),
+        fc.double({ min: 1, max: 2, noNaN: true }),
+        fc.boolean(),
+        (hp, more, varies) => {
+          const speed: CaseText['speed'] = varies ? { need: 'variable', min: 0.4, max: 1 } : undefined;
+          expect(within(admitted(fan({ hp: hp * more, speed })), admitted(fan({ hp, speed })))).toBe(true);
+        },
+      ),
       runs,
-    ); // prettier-ignore
+    );
   });
   it('more heat and height', () => {
     fc.assert(
-      fc.property(fc.integer({ min: -10, max: 70 }), fc.integer({ min: 0, max: 40 }), fc.integer({ min: 0, max: 3500 }), fc.integer({ min: 0, max: 1500 }), (t, dt, h, dh) => {
-        const mild = fan({ place: { ambient: `${t} degC`, altitude: `${h} m` } });
-        const harsh = fan({ place: { ambient: `${t + dt} degC`, altitude: `${h + dh} m` } });
-        expect(within(admitted(harsh), admitted(mild))).toBe(true);
-      }),
+      fc.property(
+        fc.integer({ min: -10, max: 70 }),
+        fc.integer({ min: 0, max: 40 }),
+        fc.integer({ min: 0, max: 3500 }),
+        fc.integer({ min: 0, max: 1500 }),
+        (t, dt, h, dh) => {
+          const mild = fan({ place: { ambient: `${t} degC`, altitude: `${h} m` } });
+          const harsh = fan({ place: { ambient: `${t + dt} degC`, altitude: `${h + dh} m` } });
+          expect(within(admitted(harsh), admitted(mild))).toBe(true);
+        },
+      ),
       runs,
-    ); // prettier-ignore
+    );
   });
   it('more dirt, more water, corrosion, food, vibration, less noise allowed', () => {
     const dirt = ['clean', 'dusty', 'dirty'] as const;
     const water = ['dry', 'drips', 'splash', 'washdown'] as const;
-    const level = fc.record({ d: fc.integer({ min: 0, max: 2 }), w: fc.integer({ min: 0, max: 3 }), c: fc.boolean(), f: fc.boolean(), n: fc.integer({ min: 70, max: 100 }) }); // prettier-ignore
+    const level = fc.record({
+      d: fc.integer({ min: 0, max: 2 }),
+      w: fc.integer({ min: 0, max: 3 }),
+      c: fc.boolean(),
+      f: fc.boolean(),
+      n: fc.integer({ min: 70, max: 100 }),
+    });
     fc.assert(
       fc.property(level, level, (a, b) => {
         const place = (d: number, w: number, corrosive: boolean, food: boolean, noise: number): CaseText =>
@@ -92,22 +115,32 @@ describe('harsher needs never admit what milder ones rejected', () => {
   });
   it('a wider speed range', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.1, max: 1, noNaN: true }), fc.double({ min: 0, max: 0.6, noNaN: true }), fc.double({ min: 1, max: 1.5, noNaN: true }), fc.double({ min: 0, max: 0.6, noNaN: true }), (min, down, max, up) => {
-        const range = (low: number, high: number) => fan({ speed: { need: 'variable', min: low, max: high } });
-        expect(within(admitted(range(min * (1 - down), max + up)), admitted(range(min, max)))).toBe(true);
-      }),
+      fc.property(
+        fc.double({ min: 0.1, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 0.6, noNaN: true }),
+        fc.double({ min: 1, max: 1.5, noNaN: true }),
+        fc.double({ min: 0, max: 0.6, noNaN: true }),
+        (min, down, max, up) => {
+          const range = (low: number, high: number) => fan({ speed: { need: 'variable', min: low, max: high } });
+          expect(within(admitted(range(min * (1 - down), max + up)), admitted(range(min, max)))).toBe(true);
+        },
+      ),
       runs,
-    ); // prettier-ignore
+    );
   });
   it('a higher peak and a harder breakaway', () => {
     fc.assert(
-      fc.property(fc.double({ min: 1, max: 3, noNaN: true }), fc.double({ min: 1, max: 2, noNaN: true }), (peak, more) => {
-        expect(within(admitted(fan({ peak: peak * more })), admitted(fan({ peak })))).toBe(true);
-        const hard = (breakaway: number): CaseText => ({ ...conveyor, load: { ...conveyor.load, breakaway } });
-        expect(within(admitted(hard(peak * more)), admitted(hard(peak)))).toBe(true);
-      }),
+      fc.property(
+        fc.double({ min: 1, max: 3, noNaN: true }),
+        fc.double({ min: 1, max: 2, noNaN: true }),
+        (peak, more) => {
+          expect(within(admitted(fan({ peak: peak * more })), admitted(fan({ peak })))).toBe(true);
+          const hard = (breakaway: number): CaseText => ({ ...conveyor, load: { ...conveyor.load, breakaway } });
+          expect(within(admitted(hard(peak * more)), admitted(hard(peak)))).toBe(true);
+        },
+      ),
       runs,
-    ); // prettier-ignore
+    );
   });
   it('the choice is never smaller for more load, heat or height, nor in a lighter enclosure for more dirt or water', () => {
     const weight = ['open', 'enclosed', 'severe-duty', 'washdown'];
@@ -120,15 +153,23 @@ describe('harsher needs never admit what milder ones rejected', () => {
         : { power: Infinity, enclosure: 9 };
     };
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 200 }), fc.integer({ min: 0, max: 60 }), fc.constantFrom('clean', 'dusty', 'dirty'), fc.constantFrom('dry', 'splash', 'washdown'), (hp, t, d, w) => {
-        const base = of(fan({ hp }));
-        expect(of(fan({ hp, place: { ambient: `${35 + t / 2} degC`, altitude: `${t * 30} m` } })).power).toBeGreaterThanOrEqual(base.power);
-        const harsher = of(fan({ hp, place: { dirt: d, water: w } }));
-        expect(harsher.enclosure).toBeGreaterThanOrEqual(base.enclosure);
-        expect(harsher.power).toBeGreaterThanOrEqual(base.power);
-      }),
+      fc.property(
+        fc.integer({ min: 1, max: 200 }),
+        fc.integer({ min: 0, max: 60 }),
+        fc.constantFrom('clean', 'dusty', 'dirty'),
+        fc.constantFrom('dry', 'splash', 'washdown'),
+        (hp, t, d, w) => {
+          const base = of(fan({ hp }));
+          expect(
+            of(fan({ hp, place: { ambient: `${35 + t / 2} degC`, altitude: `${t * 30} m` } })).power,
+          ).toBeGreaterThanOrEqual(base.power);
+          const harsher = of(fan({ hp, place: { dirt: d, water: w } }));
+          expect(harsher.enclosure).toBeGreaterThanOrEqual(base.enclosure);
+          expect(harsher.power).toBeGreaterThanOrEqual(base.power);
+        },
+      ),
       { numRuns: 20 },
-    ); // prettier-ignore
+    );
   });
 });
 
@@ -148,13 +189,20 @@ describe('screening', () => {
     for (const [i, row] of light.entries()) expect(row.mass).toBeGreaterThanOrEqual(light[i - 1]?.mass ?? 0);
     const found = screenRows(s, { ...everything, text: '25 hp washdown', outcomes: ['fail'] });
     expect(found.every((r) => r.name.includes('washdown') && r.outcome === 'fail')).toBe(true);
-    expect(screenRows(s, { ...everything, text: '4-pole drive' }).every((r) => r.poles === 4 && r.method === 'drive')).toBe(true); // prettier-ignore
+    expect(
+      screenRows(s, { ...everything, text: '4-pole drive' }).every((r) => r.poles === 4 && r.method === 'drive'),
+    ).toBe(true);
   });
   it('each rejected motor says what would admit it, and a motor of that strength is admitted', () => {
     const rejected = screenRows(s, { ...everything, outcomes: ['fail'] });
     for (const row of rejected.slice(0, 200)) expect(explainEntry(s, row.entry).change).toBeTruthy();
     // By the breakaway it names: a 15 hp motor that lacks starting torque passes with that much less.
-    const hard: CaseText = { ...conveyor, load: { ...conveyor.load, breakaway: 5 }, motor: { catalogue: 'na-tefc-5hp-4p' }, method: 'direct' }; // prettier-ignore
+    const hard: CaseText = {
+      ...conveyor,
+      load: { ...conveyor.load, breakaway: 5 },
+      motor: { catalogue: 'na-tefc-5hp-4p' },
+      method: 'direct',
+    };
     const change = solved(hard).candidates[0]?.change ?? '';
     const most = Number(/breakaway of at most ([\d.]+)/.exec(change)?.[1]);
     expect(most).toBeGreaterThan(1);
@@ -164,10 +212,19 @@ describe('screening', () => {
   it('every verdict of every kind has a sentence', () => {
     const told = new Set<string>();
     const cases: CaseText[] = [
-      fan({ place: { dirt: 'dirty', noiseLimit: '80 dB', vibration: true }, speed: { need: 'variable', min: 0.2, max: 1.1 }, peak: 2 }),
+      fan({
+        place: { dirt: 'dirty', noiseLimit: '80 dB', vibration: true },
+        speed: { need: 'variable', min: 0.2, max: 1.1 },
+        peak: 2,
+      }),
       { ...fan({}), load: { ...fan({}).load, startsPerHour: 4 } },
-      { ...fan({}), plate: { frame: '256TZ' }, load: { ...conveyor.load, train: { kind: 'belt', ratio: 25, sheave: '80 mm' } }, method: 'star-delta' },
-    ]; // prettier-ignore
+      {
+        ...fan({}),
+        plate: { frame: '256TZ' },
+        load: { ...conveyor.load, train: { kind: 'belt', ratio: 25, sheave: '80 mm' } },
+        method: 'star-delta',
+      },
+    ];
     for (const text of cases) {
       const some = screened(text);
       for (const row of screenRows(some, everything).filter((_, i) => i % 7 === 0))
@@ -195,16 +252,26 @@ describe('requirements can be left out, with a reason', () => {
     expect(findingIds(waived)).toContain('choice.waived');
   });
   it('an unknown one is said; one without a reason is refused at its field', () => {
-    expect(findingIds(solved({ ...fan({}), waived: [{ requirement: 'colour', reason: 'grey' }] }))).toContain('choice.unknown-requirement'); // prettier-ignore
+    expect(findingIds(solved({ ...fan({}), waived: [{ requirement: 'colour', reason: 'grey' }] }))).toContain(
+      'choice.unknown-requirement',
+    );
     const bad = readCase({ ...fan({}), waived: [{ requirement: 'power', reason: '' }] });
     expect(bad).toMatchObject({ ok: false, errors: [{ path: 'waived[0].reason' }] });
   });
 });
 
 describe('what the requirements ask', () => {
-  const verdictOf = (text: CaseText, requirement: string) => solved(text).candidates[0]?.verdicts.find((v) => v.requirement === requirement); // prettier-ignore
+  const verdictOf = (text: CaseText, requirement: string) =>
+    solved(text).candidates[0]?.verdicts.find((v) => v.requirement === requirement);
   const pinned = (catalogue: string, text: CaseText): CaseText => ({ ...text, motor: { catalogue } });
-  const belted = (sheave?: string): CaseText => ({ ...fan({}), load: { machine: 'centrifugal-fan', demand: { kind: 'power', power: '20 hp', speed: '880 rpm' }, train: { kind: 'belt', ratio: 2, ...(sheave ? { sheave } : {}) } } }); // prettier-ignore
+  const belted = (sheave?: string): CaseText => ({
+    ...fan({}),
+    load: {
+      machine: 'centrifugal-fan',
+      demand: { kind: 'power', power: '20 hp', speed: '880 rpm' },
+      train: { kind: 'belt', ratio: 2, ...(sheave ? { sheave } : {}) },
+    },
+  });
   it('a belt does not go on a short shaft (NEMA suffix S), a sheave not below the standard’s least (Table 14-1)', () => {
     expect(verdictOf(pinned('na-tefc-25hp-2p', belted()), 'shaft')?.outcome).toBe('fail');
     expect(verdictOf(pinned('na-tefc-25hp-4p', belted('4 in')), 'shaft')?.outcome).toBe('caution');
@@ -220,7 +287,11 @@ describe('what the requirements ask', () => {
     expect(verdictOf(pinned('na-tefc-25hp-4p', belted()), 'bearings')).toMatchObject({ outcome: 'pass', remedy: null });
   });
   it('new motors of 75 to 200 kW are IE4 in the European Union since July 2023 (Regulation 2019/1781, from memory)', () => {
-    const of = (id: string) => verdictOf(pinned(id, { ...fan({ hp: 80 }), practice: 'iec', supply: { voltage: '400 V', frequency: '50 Hz' } }), 'efficiency-floor')?.outcome; // prettier-ignore
+    const of = (id: string) =>
+      verdictOf(
+        pinned(id, { ...fan({ hp: 80 }), practice: 'iec', supply: { voltage: '400 V', frequency: '50 Hz' } }),
+        'efficiency-floor',
+      )?.outcome;
     expect(of('iec-ip55-ie3-75kW-4p')).toBe('caution');
     expect(of('iec-ip55-ie4-75kW-4p')).toBe('pass');
     expect(of('iec-ip55-ie3-55kW-4p')).toBe('pass');
@@ -232,10 +303,13 @@ describe('what the requirements ask', () => {
   });
   it('star-delta does not pull a constant torque through its run-up', () => {
     const crusher: CaseText = {
-      format: 'pilgrim.case/1', practice: 'iec', method: 'star-delta', motor: { catalogue: 'iec-ip55-ie3-30kW-4p' },
+      format: 'pilgrim.case/1',
+      practice: 'iec',
+      method: 'star-delta',
+      motor: { catalogue: 'iec-ip55-ie3-30kW-4p' },
       supply: { voltage: '400 V', frequency: '50 Hz', source: { kind: 'stiff' } },
       load: { machine: 'crusher', breakaway: 0.4, demand: { kind: 'power', power: '25 kW', speed: '1475 rpm' } },
-    }; // prettier-ignore
+    };
     expect(verdictOf(crusher, 'run-up')?.outcome).toBe('fail');
     expect(verdictOf({ ...crusher, load: { ...crusher.load, startRatio: 0.2 } }, 'run-up')?.outcome).toBe('pass');
   });
@@ -261,14 +335,34 @@ describe('why this one', () => {
     expect(t).toBeLessThan(131);
   });
   it('a load at the top of its uncertainty that overloads the choice is told', () => {
-    const sure = (uncertainty: number) => findingIds(solved({ ...fan({}), load: { machine: 'centrifugal-fan', demand: { kind: 'power', power: '22 hp', speed: '1760 rpm', uncertainty } } })); // prettier-ignore
+    const sure = (uncertainty: number) =>
+      findingIds(
+        solved({
+          ...fan({}),
+          load: {
+            machine: 'centrifugal-fan',
+            demand: { kind: 'power', power: '22 hp', speed: '1760 rpm', uncertainty },
+          },
+        }),
+      );
     expect(sure(0.3)).toContain('choice.uncertain-load');
     expect(sure(0.02)).not.toContain('choice.uncertain-load');
   });
 });
 
 describe('what would change it', () => {
-  const text = fan({ speed: { need: 'variable', min: 0.4, max: 1, control: 'outlet-damper', profile: [{ hours: 3000, flow: 1 }, { hours: 3000, flow: 0.6 }] } }); // prettier-ignore
+  const text = fan({
+    speed: {
+      need: 'variable',
+      min: 0.4,
+      max: 1,
+      control: 'outlet-damper',
+      profile: [
+        { hours: 3000, flow: 1 },
+        { hours: 3000, flow: 0.6 },
+      ],
+    },
+  });
   const changes = whatWouldChange(screened(text));
   const of = (name: string) => changes.find((c) => c.of === name);
   it('names ambient, load, hours, price and static head, each with the range searched', () => {
@@ -285,7 +379,12 @@ describe('what would change it', () => {
     expect(hot.choice).toContain(other?.motor.name ?? 'nothing passes');
     const heavy = of('load')?.above;
     if (!heavy) expect.fail('no turning point of the load');
-    expect(solved({ ...text, load: { ...text.load, demand: { kind: 'power', power: `${20 * heavy.at * 1.003} hp`, speed: '1760 rpm' } } }).choice?.motor.name).not.toBe(here); // prettier-ignore
+    expect(
+      solved({
+        ...text,
+        load: { ...text.load, demand: { kind: 'power', power: `${20 * heavy.at * 1.003} hp`, speed: '1760 rpm' } },
+      }).choice?.motor.name,
+    ).not.toBe(here);
   });
 });
 
@@ -303,11 +402,28 @@ describe('another number of poles', () => {
 });
 
 describe('own shelf', () => {
-  const plate = { power: '25 hp', voltage: '230/460 V', current: '62/31 A', speed: '1770 rpm', frequency: '60 Hz', frame: '284T', enclosure: 'TEFC', serviceFactor: 1.15, efficiency: 0.93, insulation: 'F', designLetter: 'B', codeLetter: 'G' } as const; // prettier-ignore
+  const plate = {
+    power: '25 hp',
+    voltage: '230/460 V',
+    current: '62/31 A',
+    speed: '1770 rpm',
+    frequency: '60 Hz',
+    frame: '284T',
+    enclosure: 'TEFC',
+    serviceFactor: 1.15,
+    efficiency: 0.93,
+    insulation: 'F',
+    designLetter: 'B',
+    codeLetter: 'G',
+  } as const;
   const reading = readCase({ format: 'pilgrim.case/1', practice: 'north-america', plate });
   const make = (id: string, quantity = 1): Motor => {
     if (!reading.ok || !reading.value.plate) expect.fail('not a plate');
-    const made = nameplate.motorOfPlate(reading.value.plate, practiceById('north-america'), { id, name: 'Spare of the old mill', stock: { quantity, place: 'Store 2, rack B' } }); // prettier-ignore
+    const made = nameplate.motorOfPlate(reading.value.plate, practiceById('north-america'), {
+      id,
+      name: 'Spare of the old mill',
+      stock: { quantity, place: 'Store 2, rack B' },
+    });
     if (!made.ok) expect.fail(made.missing.join());
     return made.motor;
   };
@@ -319,7 +435,14 @@ describe('own shelf', () => {
   };
   it('a motor made from a plate carries its stamped values, and names what was taken as usual', () => {
     const m = shelf[0];
-    expect(m).toMatchObject({ poles: 4, efficiency: 0.93, serviceFactor: 1.15, enclosure: 'enclosed', leads: 3, frame: '284T' }); // prettier-ignore
+    expect(m).toMatchObject({
+      poles: 4,
+      efficiency: 0.93,
+      serviceFactor: 1.15,
+      enclosure: 'enclosed',
+      leads: 3,
+      frame: '284T',
+    });
     expect(m?.stock?.assumed).toEqual(['powerFactor']);
     // Code G: up to 6.29 kVA/hp, on 25 hp at 460 V.
     expect(m?.lockedRotorCurrent).toBeCloseTo((6290 * 25) / (Math.sqrt(3) * 460), 6);
@@ -329,7 +452,9 @@ describe('own shelf', () => {
     expect(first.choice?.motor).toMatchObject({ id: 'shelf-1', stock: { place: 'Store 2, rack B', quantity: 1 } });
     expect(first.choice?.reasons[0]).toContain('own shelf');
     expect(withShelf(fan({ hp: 20 })).counts.motors).toBe(solved(fan({ hp: 20 })).counts.motors + 1);
-    expect(withShelf({ ...fan({ hp: 20 }), rules: { ranking: 'shelf' } }, [make('none-left', 0)]).choice?.motor.id).not.toBe('none-left'); // prettier-ignore
+    expect(
+      withShelf({ ...fan({ hp: 20 }), rules: { ranking: 'shelf' } }, [make('none-left', 0)]).choice?.motor.id,
+    ).not.toBe('none-left');
   });
   it('is found when pinned; without the shelf the pin is told', () => {
     const pin: CaseText = { ...fan({}), motor: { catalogue: 'shelf-1' } };
@@ -351,7 +476,12 @@ describe('place', () => {
   it('every enclosure is told in both traditions’ words, with why not, and the cheapest that will do', () => {
     const of = (place: CaseText['place']) => solved({ ...conveyor, place }).enclosures;
     const dusty = of({ dirt: 'dusty', water: 'dry' });
-    expect(dusty.map((e) => [e.kind, e.suits])).toEqual([['open', false], ['enclosed', true], ['severe-duty', true], ['washdown', true]]); // prettier-ignore
+    expect(dusty.map((e) => [e.kind, e.suits])).toEqual([
+      ['open', false],
+      ['enclosed', true],
+      ['severe-duty', true],
+      ['washdown', true],
+    ]);
     expect(dusty.find((e) => e.cheapest)?.kind).toBe('enclosed');
     expect(dusty[0]?.text).toContain('drawn through the winding');
     for (const e of dusty) expect(`${e.protection} ${e.cooling}`).toMatch(/IP\d\d.*IC\d/);
@@ -374,7 +504,11 @@ describe('place', () => {
     expect(findingIds(solved(conveyor))).not.toContain(id);
   });
   it('torque at the voltage that is there goes with its square: 208 on 230 V leaves 82 %', () => {
-    const r = solved({ ...conveyor, supply: { voltage: '208 V', frequency: '60 Hz' }, plate: { power: '5 hp', voltage: '230 V', current: '13 A', speed: '1750 rpm', frequency: '60 Hz' } }); // prettier-ignore
+    const r = solved({
+      ...conveyor,
+      supply: { voltage: '208 V', frequency: '60 Hz' },
+      plate: { power: '5 hp', voltage: '230 V', current: '13 A', speed: '1750 rpm', frequency: '60 Hz' },
+    });
     expect(figure(r, 'place.torqueHere')).toBeCloseTo((208 / 230) ** 2, 12);
   });
 });

@@ -156,7 +156,11 @@ describe('load', () => {
     });
   });
   it('from input power alone', () => {
-    const r = solved({ ...fan, plate: undefined, load: { machine: 'centrifugal-fan', demand: { kind: 'measured', power: '11 kW' } } }); // prettier-ignore
+    const r = solved({
+      ...fan,
+      plate: undefined,
+      load: { machine: 'centrifugal-fan', demand: { kind: 'measured', power: '11 kW' } },
+    });
     expect(figure(r, 'load.measuredInput')).toBe(11_000);
     expect(figure(r, 'load.motorPower') / 11_000).toBeGreaterThan(0.88);
     expect(figure(r, 'load.motorPower') / 11_000).toBeLessThan(0.94);
@@ -221,7 +225,8 @@ describe('cost', () => {
       'cost.oldEnergy': ((figure(r, 'load.motorPower') * figure(r, 'cost.oldRatio')) / 1000) * 5000,
       'cost.newEnergy': ((figure(r, 'point.shaftPower') * figure(r, 'cost.newRatio')) / 1000) * 5000,
       'cost.savedEnergy': figure(r, 'cost.oldEnergy') - figure(r, 'cost.newEnergy'),
-      // NEMA MG 1 table 12-10: nominal 91.0 is guaranteed to be 89.5 (from memory); the house counts what is guaranteed.
+      // NEMA MG 1 table 12-10: nominal 91.0 is guaranteed to be 89.5 (from memory); the house counts what is
+      // guaranteed.
       'cost.oldEfficiency': 0.895,
       'cost.newEfficiency': motorById(r.choice?.motor.id ?? '')?.efficiencyMinimum ?? NaN,
     });
@@ -325,7 +330,12 @@ describe('star-delta on a motor whose windings allow it', () => {
     ...fan,
     plate: undefined,
     practice: 'iec',
-    supply: { voltage: '400 V', frequency: '50 Hz', phases: 3, source: { kind: 'transformer', rating: '250 kVA', impedance: 0.05 } }, // prettier-ignore
+    supply: {
+      voltage: '400 V',
+      frequency: '50 Hz',
+      phases: 3,
+      source: { kind: 'transformer', rating: '250 kVA', impedance: 0.05 },
+    },
     load: { machine: 'centrifugal-fan', demand: { kind: 'power', power: '18 kW', speed: '1470 rpm' } },
     speed: undefined,
     method: 'star-delta',
@@ -374,7 +384,12 @@ describe('the rest', () => {
     have(r, { 'drive.overloadCurrent': figure(r, 'choice.ratedCurrent') * 1.3 * torque });
   });
   it('a pump’s gentlest stop without a pipeline’s length is ten seconds or three times coasting', () => {
-    const pump: CaseText = { ...fan, load: { machine: 'centrifugal-pump', demand: fan.load.demand }, speed: undefined, method: 'soft-starter' }; // prettier-ignore
+    const pump: CaseText = {
+      ...fan,
+      load: { machine: 'centrifugal-pump', demand: fan.load.demand },
+      speed: undefined,
+      method: 'soft-starter',
+    };
     expect(figure(solved(pump), 'start.stopTime')).toBeGreaterThanOrEqual(10);
   });
   it('a generator’s recovery is told as given', () => {
@@ -383,7 +398,13 @@ describe('the rest', () => {
   });
   it('poles by a measured speed, and the old motor’s own power beside its replacement’s', () => {
     const measured = { speed: '1465 rpm', voltage: '400 V', noLoadCurrent: '9 A', shaftHeight: '160 mm' } as const;
-    const r = solved({ ...fan, practice: 'iec', supply: { voltage: '400 V', frequency: '50 Hz', phases: 3 }, plate: { condition: 'missing' }, measured }); // prettier-ignore
+    const r = solved({
+      ...fan,
+      practice: 'iec',
+      supply: { voltage: '400 V', frequency: '50 Hz', phases: 3 },
+      plate: { condition: 'missing' },
+      measured,
+    });
     have(r, { 'measured.poles': 4 });
     const { r: beside } = asked({ ...fan, speed: undefined, method: 'direct' });
     const [n, T] = [figure(beside, 'replacement.oldSpeed'), figure(beside, 'load.motorTorque') * 1];

@@ -3,7 +3,8 @@ import { type CaseText, type FindingId } from '@pilgrim/core';
 import { conveyor, ordinaryPlate as plate, solved } from './cases';
 
 /**
- * A finding with its level and the fields it sends the reader to, in a case that raises it, and a case just beside it that does not.
+ * A finding with its level and the fields it sends the reader to, in a case that raises it, and a case just beside it
+ * that does not.
  * What has tests of its own elsewhere (hazard, special, guard, plates, start) is not repeated.
  */
 type Row = readonly [id: FindingId, level: string, fields: readonly string[], raises: CaseText, not: CaseText];
@@ -23,9 +24,17 @@ const load = (own: NonNullable<CaseText['load']>, over: Partial<CaseText> = {}):
 const belt = (own: object, machine = 'conveyor' as const): CaseText =>
   load({
     machine,
-    demand: { kind: 'conveyor', massFlow: '40 t/h', length: '60 m', lift: '5 m', speed: '1.5 m/s', drumDiameter: '0.4 m', ...own },
+    demand: {
+      kind: 'conveyor',
+      massFlow: '40 t/h',
+      length: '60 m',
+      lift: '5 m',
+      speed: '1.5 m/s',
+      drumDiameter: '0.4 m',
+      ...own,
+    },
     train: { kind: 'gearbox', ratio: 20, efficiency: 0.9 },
-  }); // prettier-ignore
+  });
 const fan = (own: Partial<CaseText['load']> = {}, over: Partial<CaseText> = {}): CaseText =>
   load(
     { machine: 'centrifugal-fan', demand: { kind: 'power', power: '20 hp', speed: '1750 rpm' }, ...own },
@@ -204,13 +213,16 @@ const rows: readonly Row[] = [
 ]; // prettier-ignore
 
 describe('every finding in a case that raises it, and not in the one beside it', () => {
-  it.each(rows.map((row, i) => [`${row[0]} ${row[1]} (${i})`, row] as const))('%s', (_, [id, level, fields, yes, no]) => {
-    const raised = (text: CaseText) =>
-      solved(text)
-        .findings.filter((f) => f.id === id && f.level === level)
-        .map((f) => f.fields);
-    expect(raised(yes)).toEqual([fields]);
-    const beside = raised(no).filter((f) => JSON.stringify(f) === JSON.stringify(fields));
-    expect(beside).toEqual([]);
-  }); // prettier-ignore
+  it.each(rows.map((row, i) => [`${row[0]} ${row[1]} (${i})`, row] as const))(
+    '%s',
+    (_, [id, level, fields, yes, no]) => {
+      const raised = (text: CaseText) =>
+        solved(text)
+          .findings.filter((f) => f.id === id && f.level === level)
+          .map((f) => f.fields);
+      expect(raised(yes)).toEqual([fields]);
+      const beside = raised(no).filter((f) => JSON.stringify(f) === JSON.stringify(fields));
+      expect(beside).toEqual([]);
+    },
+  );
 });

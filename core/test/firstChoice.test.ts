@@ -74,21 +74,33 @@ describe('the simulation decides, closed forms only prune', () => {
   it.each([
     ['load', (x: number) => fan(12 * x, {}, { inertia: '3 kg.m2' })],
     ['inertia', (x: number) => fan(18, {}, { inertia: `${3 * x} kg.m2` })],
-    ['cable', (x: number) => fan(18, { place: { ambient: '30 degC', dirt: 'clean', water: 'dry', cable: { length: `${40 * x} m` } } })],
-    ['a weaker source', (x: number) => fan(18, { supply: { ...conveyor.supply, source: { kind: 'transformer', rating: `${200 / x} kVA`, impedance: 0.05 } } })],
+    [
+      'cable',
+      (x: number) =>
+        fan(18, { place: { ambient: '30 degC', dirt: 'clean', water: 'dry', cable: { length: `${40 * x} m` } } }),
+    ],
+    [
+      'a weaker source',
+      (x: number) =>
+        fan(18, {
+          supply: { ...conveyor.supply, source: { kind: 'transformer', rating: `${200 / x} kVA`, impedance: 0.05 } },
+        }),
+    ],
   ] as const)('for one motor on the line, more %s never betters a verdict other than loading', (_, of) => {
     const outcomes = ['pass', 'caution', 'fail'];
     let before: Record<string, number> = {};
     for (const x of [1, 1.5, 2.2, 3.5, 6]) {
       const r = solved({ ...of(x), motor: { catalogue: 'na-tefc-25hp-4p' }, method: 'direct' });
-      const now = Object.fromEntries(r.candidates[0]?.verdicts.map((v) => [v.requirement, outcomes.indexOf(v.outcome)]) ?? []);
+      const now = Object.fromEntries(
+        r.candidates[0]?.verdicts.map((v) => [v.requirement, outcomes.indexOf(v.outcome)]) ?? [],
+      );
       for (const [id, outcome] of Object.entries(now))
         if (id !== 'loading') expect(outcome, `${id} at ${x}`).toBeGreaterThanOrEqual(before[id] ?? 0);
       before = now;
     }
     // At the top of each something has given way, but for the cable, which only takes torque.
     if (_ !== 'cable') expect(Math.max(...Object.values(before))).toBe(2);
-  }); // prettier-ignore
+  });
   it('a heavy fan is not started straight on the line unless its own start passes', () => {
     for (const inertia of [5, 15, 30, 45, 60, 90]) {
       const r = solved(fan(50, {}, { inertia: `${inertia} kg.m2` }));
@@ -109,12 +121,21 @@ describe('size has two sides', () => {
     expect(pinned(10)).toMatchObject({ outcome: 'caution' });
   });
   it('a cycle, constant power or inertia is a reason, and is said', () => {
-    expect(pinned(20, { overload: { ratio: 1.6 } })).toMatchObject({ outcome: 'pass', text: expect.stringContaining('peaks') });
+    expect(pinned(20, { overload: { ratio: 1.6 } })).toMatchObject({
+      outcome: 'pass',
+      text: expect.stringContaining('peaks'),
+    });
     expect(pinned(20, { overload: { ratio: 1.4 } })).toMatchObject({ outcome: 'caution' });
-    expect(pinned(20, { shape: 'constant-power' })).toMatchObject({ outcome: 'pass', text: expect.stringContaining('constant power') });
-    expect(pinned(20, { inertia: '60 kg.m2' })).toMatchObject({ outcome: 'pass', text: expect.stringContaining('inertia') });
+    expect(pinned(20, { shape: 'constant-power' })).toMatchObject({
+      outcome: 'pass',
+      text: expect.stringContaining('constant power'),
+    });
+    expect(pinned(20, { inertia: '60 kg.m2' })).toMatchObject({
+      outcome: 'pass',
+      text: expect.stringContaining('inertia'),
+    });
     expect(pinned(20, { inertia: '2 kg.m2' })).toMatchObject({ outcome: 'caution' });
-  }); // prettier-ignore
+  });
   it('the smallest size made is exempt', () => {
     const r = solved(fan(0.05));
     expect(r.choice?.motor.power).toBe('1/2 hp');
@@ -133,12 +154,19 @@ describe('size has two sides', () => {
     expect(power(20.3, 1)).toMatchObject({ outcome: 'fail' });
   });
   it('over- and undersize of the old motor are said first', () => {
-    const old = (hp: number) => solved({ ...fan(20), plate: { ...ordinaryPlate, power: `${hp} hp`, current: '100/50 A', frame: undefined } }).findings.find((f) => f.id === 'choice.oversize');
-    expect(old(60)).toMatchObject({ level: 'note', text: expect.stringMatching(/20\.0 hp.* of load on a .*60\.0 hp.* motor/) });
+    const old = (hp: number) =>
+      solved({
+        ...fan(20),
+        plate: { ...ordinaryPlate, power: `${hp} hp`, current: '100/50 A', frame: undefined },
+      }).findings.find((f) => f.id === 'choice.oversize');
+    expect(old(60)).toMatchObject({
+      level: 'note',
+      text: expect.stringMatching(/20\.0 hp.* of load on a .*60\.0 hp.* motor/),
+    });
     expect(old(30)).toBeUndefined();
     expect(old(15)).toMatchObject({ level: 'caution', text: expect.stringContaining('overloaded') });
     expect(old(20)).toBeUndefined();
-  }); // prettier-ignore
+  });
 });
 
 describe('cautions have a price, a remedy or a condition', () => {
@@ -151,24 +179,40 @@ describe('cautions have a price, a remedy or a condition', () => {
     expect(verdict(r, 'supply')?.outcome).toBe('pass');
     const kva = Number(/([\d.]+) kVA/.exec(condition?.limit ?? '')?.[1]);
     const given = (rating: number) =>
-      solved({ ...fan(20), motor: { catalogue: r.choice?.motor.id ?? '' }, method: 'direct', supply: { ...unknown(20).supply, voltage: '480 V', source: { kind: 'transformer', rating: `${rating} kVA`, impedance: 0.05 } } }); // prettier-ignore
+      solved({
+        ...fan(20),
+        motor: { catalogue: r.choice?.motor.id ?? '' },
+        method: 'direct',
+        supply: {
+          ...unknown(20).supply,
+          voltage: '480 V',
+          source: { kind: 'transformer', rating: `${rating} kVA`, impedance: 0.05 },
+        },
+      });
     expect(verdict(given(kva), 'supply')).toMatchObject({ outcome: 'pass', condition: null });
     expect(verdict(given(kva / 1.5), 'supply')).toMatchObject({ outcome: 'fail' });
   });
   it('a limit beyond a usual transformer is a caution instead, by house rule', () => {
     const of = (usualTransformer: number) => {
-      const r = solved({ ...unknown(100, { rules: { usualTransformer } }), motor: { catalogue: 'na-tefc-125hp-4p' }, method: 'direct' });
+      const r = solved({
+        ...unknown(100, { rules: { usualTransformer } }),
+        motor: { catalogue: 'na-tefc-125hp-4p' },
+        method: 'direct',
+      });
       return [verdict(r, 'supply')?.outcome, verdict(r, 'supply')?.condition !== null];
     };
     expect(of(5000)).toEqual(['pass', true]);
     expect(of(100)).toEqual(['caution', false]);
-  }); // prettier-ignore
+  });
   it('what has neither open caution nor condition stands beside the choice, with what it costs more', () => {
     // A cable not told is a condition to a general-purpose winding; one made for pulses needs none.
     const r = solved(fan(20, { speed: { need: 'variable', min: 0.5, max: 1, profile: [{ hours: 4000, flow: 0.8 }] } }));
-    expect(r.choice?.closed).toMatchObject({ costsMore: expect.any(Number), text: expect.stringContaining('nothing left open') });
+    expect(r.choice?.closed).toMatchObject({
+      costsMore: expect.any(Number),
+      text: expect.stringContaining('nothing left open'),
+    });
     expect(solved(fan(20)).choice?.closed).toBeNull();
-  }); // prettier-ignore
+  });
   it('a differing frame is a priced adapter, and its price counts', () => {
     const of = (frame: string) => {
       const r = solved({ ...fan(18), plate: { ...ordinaryPlate, frame }, motor: { catalogue: 'na-tefc-20hp-4p' } });
@@ -181,13 +225,22 @@ describe('cautions have a price, a remedy or a condition', () => {
   it('a long cable to a general-purpose winding counts a filter; a short one does not; one not told is a condition', () => {
     const of = (length: string | undefined) =>
       verdict(
-        solved({ ...fan(18, { place: { ambient: '30 degC', dirt: 'clean', water: 'dry', ...(length && { cable: { length } }) } }), method: 'drive', motor: { catalogue: 'na-tefc-20hp-4p' } }),
+        solved({
+          ...fan(18, {
+            place: { ambient: '30 degC', dirt: 'clean', water: 'dry', ...(length && { cable: { length } }) },
+          }),
+          method: 'drive',
+          motor: { catalogue: 'na-tefc-20hp-4p' },
+        }),
         'winding',
       );
     expect(of('16 m')).toMatchObject({ outcome: 'pass', remedy: { kind: 'filter' } });
     expect(of('15 m')).toMatchObject({ outcome: 'pass', remedy: null, condition: null });
-    expect(of(undefined)).toMatchObject({ outcome: 'pass', condition: { field: 'place.cable.length', limit: '15 m' } });
-  }); // prettier-ignore
+    expect(of(undefined)).toMatchObject({
+      outcome: 'pass',
+      condition: { field: 'place.cable.length', limit: '15 m' },
+    });
+  });
   it('an open caution weighs what the house rule says', () => {
     // Ranked by price, the first with a caution falls behind by what the caution weighs of it.
     const ranked = (cautionWeight: number) =>
@@ -228,11 +281,15 @@ describe('same as before is the least', () => {
     expect(enclosureOf(undescribed())).not.toContain('ODP');
     expect(enclosureOf(undescribed('ODP'))).toContain('ODP');
     // Described as clean and dry, open ones are admitted again, enclosed as the old one was.
-    const described = solved({ ...fan(18), plate: { ...ordinaryPlate, enclosure: 'TEFC' }, place: { dirt: 'clean', water: 'dry' } });
+    const described = solved({
+      ...fan(18),
+      plate: { ...ordinaryPlate, enclosure: 'TEFC' },
+      place: { dirt: 'clean', water: 'dry' },
+    });
     const open = described.candidates.filter((c) => c.motor.enclosure.includes('ODP'));
     expect(open.length).toBeGreaterThan(0);
     for (const c of open) expect(c.verdicts.find((v) => v.requirement === 'enclosure')?.outcome).toBe('pass');
-  }); // prettier-ignore
+  });
   const plateOnly = (over: Over = {}, plate: object = {}): CaseText => ({
     format: 'pilgrim.case/1',
     practice: 'north-america',
@@ -259,12 +316,15 @@ describe('same as before is the least', () => {
   });
   it('heat puts a condition on the load and names the next size; after overheating it counts', () => {
     const hot = solved(plateOnly({ place: { ambient: '46 degC' } }));
-    expect(verdict(hot, 'power')).toMatchObject({ outcome: 'pass', condition: { field: 'load.demand', text: expect.stringMatching(/18\.8 hp.*25\.0 hp/) } });
+    expect(verdict(hot, 'power')).toMatchObject({
+      outcome: 'pass',
+      condition: { field: 'load.demand', text: expect.stringMatching(/18\.8 hp.*25\.0 hp/) },
+    });
     expect(hot.choice?.motor.power).toBe('20 hp');
     const cooked = solved(plateOnly({ place: { ambient: '46 degC' }, history: { causes: ['overheated'] } }));
     expect(cooked.choice?.motor.power).toBe('25 hp');
     expect(verdict(solved(plateOnly()), 'power')?.condition).toBeNull();
-  }); // prettier-ignore
+  });
   it('an incomplete plate is no load: the load is missing still', () => {
     const r = solved(plateOnly({}, { current: undefined }));
     expect(r.choice).toBeNull();
@@ -294,7 +354,22 @@ describe('the buying specification', () => {
     Object.fromEntries((solved(text).choice?.buying ?? []).map((l) => [l.what, `${l.text} | ${l.may}`]));
   it('has every line a buyer needs, from the motor that was chosen, and what may differ', () => {
     const of = lines({ ...fan(18), plate: ordinaryPlate });
-    expect(Object.keys(of)).toEqual(['Motor', 'Speed', 'Supply', 'Current', 'Enclosure', 'Frame', 'Shaft', 'Efficiency', 'Torque', 'Winding', 'Place', 'Starts', 'Starter', 'Papers']);
+    expect(Object.keys(of)).toEqual([
+      'Motor',
+      'Speed',
+      'Supply',
+      'Current',
+      'Enclosure',
+      'Frame',
+      'Shaft',
+      'Efficiency',
+      'Torque',
+      'Winding',
+      'Place',
+      'Starts',
+      'Starter',
+      'Papers',
+    ]);
     expect(of.Motor).toMatch(/20 hp.*S1.*never smaller/);
     expect(of.Speed).toMatch(/^4 poles/);
     expect(of.Supply).toMatch(/460 V connection on 480 V, 60 Hz, 3 phases/);
@@ -302,26 +377,45 @@ describe('the buying specification', () => {
     expect(of.Shaft).toMatch(/standard shaft/);
     expect(of.Starter).toMatch(/^Direct on line/);
     expect(of.Starts).toMatch(/say so where it is more/);
-  }); // prettier-ignore
+  });
   it('names remedies and what is to be settled first; belts ask the long shaft, a drive its current', () => {
     const of = lines({
-      ...fan(18, { speed: { need: 'variable', min: 0.5, max: 1 } }, { train: { kind: 'belt', ratio: 1 }, startsPerHour: 6 }),
+      ...fan(
+        18,
+        { speed: { need: 'variable', min: 0.5, max: 1 } },
+        { train: { kind: 'belt', ratio: 1 }, startsPerHour: 6 },
+      ),
       motor: { catalogue: 'na-tefc-25hp-4p' },
     });
     expect(of.Shaft).toMatch(/^long shaft/);
     expect(of.Drive).toMatch(/A continuous; speed 50 % to 100 %/);
     expect(of['Settle first']).toContain('motor cable of 15 m or less');
     expect(of.Starts).toMatch(/^6 an hour/);
-    const long = lines({ ...fan(18, { place: { dirt: 'clean', water: 'dry', cable: { length: '60 m' } } }), method: 'drive', motor: { catalogue: 'na-tefc-25hp-4p' } });
+    const long = lines({
+      ...fan(18, { place: { dirt: 'clean', water: 'dry', cable: { length: '60 m' } } }),
+      method: 'drive',
+      motor: { catalogue: 'na-tefc-25hp-4p' },
+    });
     expect(long['With it']).toContain('dV/dt filter');
-  }); // prettier-ignore
+  });
 });
 
 it('a price from the index gives no tenths of a year; a price that was given does', () => {
   const saving: CaseText = {
-    ...fan(18, { speed: { need: 'variable', min: 0.4, max: 1, control: 'outlet-damper', profile: [{ hours: 3000, flow: 1 }, { hours: 3000, flow: 0.5 }] } }),
+    ...fan(18, {
+      speed: {
+        need: 'variable',
+        min: 0.4,
+        max: 1,
+        control: 'outlet-damper',
+        profile: [
+          { hours: 3000, flow: 1 },
+          { hours: 3000, flow: 0.5 },
+        ],
+      },
+    }),
     plate: ordinaryPlate,
-  }; // prettier-ignore
+  };
   const key = (money: CaseText['money']) => solved({ ...saving, money }).stations.cost.key;
   expect(key({ energyPrice: 0.1 })).toMatch(/^back (within a year|in about \d+ years)$/);
   expect(key({ energyPrice: 0.1, installedCost: 9000 })).toMatch(/^back in \d+\.\d/);
@@ -331,10 +425,19 @@ describe('a drive that only starts', () => {
   const heavy = (inertia: number): CaseText => ({
     ...conveyor,
     practice: 'iec',
-    supply: { voltage: '400 V', frequency: '50 Hz', phases: 3, source: { kind: 'transformer', rating: '1000 kVA', impedance: 0.05 } },
-    load: { machine: 'centrifugal-fan', demand: { kind: 'power', power: '33 kW', speed: '1475 rpm' }, inertia: `${inertia} kg.m2` },
+    supply: {
+      voltage: '400 V',
+      frequency: '50 Hz',
+      phases: 3,
+      source: { kind: 'transformer', rating: '1000 kVA', impedance: 0.05 },
+    },
+    load: {
+      machine: 'centrifugal-fan',
+      demand: { kind: 'power', power: '33 kW', speed: '1475 rpm' },
+      inertia: `${inertia} kg.m2`,
+    },
     place: { ambient: '30 degC', dirt: 'clean', water: 'dry', cable: { length: '10 m' } },
-  }); // prettier-ignore
+  });
   it('is right where nothing else starts the motor, and no caution stands beside it', () => {
     const r = solved(heavy(60));
     expect(r.choice).toMatchObject({ method: 'drive', outcome: 'pass' });
@@ -351,7 +454,15 @@ describe('a drive that only starts', () => {
 });
 
 describe('what can run tomorrow', () => {
-  const entry = (over: object = {}) => ({ id: 'spare', name: 'Spare of the store', plate: { ...ordinaryPlate, efficiency: 0.91, designLetter: 'B', codeLetter: 'G' }, quantity: 1, place: 'Store 2', price: null, ...over }); // prettier-ignore
+  const entry = (over: object = {}) => ({
+    id: 'spare',
+    name: 'Spare of the store',
+    plate: { ...ordinaryPlate, efficiency: 0.91, designLetter: 'B', codeLetter: 'G' },
+    quantity: 1,
+    place: 'Store 2',
+    price: null,
+    ...over,
+  });
   const withShelf = (entries: readonly ReturnType<typeof entry>[], hp = 17) => {
     const reading = readCase({ ...fan(hp), rules: { costTie: 0 } });
     if (!reading.ok) expect.fail('not a case');
@@ -360,7 +471,10 @@ describe('what can run tomorrow', () => {
   it('stands beside a choice that must be bought, with its place and what it costs more', () => {
     const choice = withShelf([entry()]);
     expect(choice?.motor.stock).toBeNull();
-    expect(choice?.tomorrow).toMatchObject({ motor: { name: expect.stringContaining('Spare of the store') }, text: expect.stringContaining('Can run tomorrow, from Store 2') }); // prettier-ignore
+    expect(choice?.tomorrow).toMatchObject({
+      motor: { name: expect.stringContaining('Spare of the store') },
+      text: expect.stringContaining('Can run tomorrow, from Store 2'),
+    });
   });
   it('not where none is there, or none there will do', () => {
     expect(withShelf([entry({ quantity: 0 })])?.tomorrow).toBeNull();

@@ -9,7 +9,19 @@ type MachineData = physics.MachineData;
 const dataOf = (m: Motor): MachineData => {
   const c = m.connections.at(-1);
   if (!c) throw new Error(`${m.id} has no connection`);
-  return { poles: m.poles, frequency: m.frequency, voltage: c.voltage, power: m.power, speed: m.speed, current: c.current, efficiency: m.efficiency, lockedRotorCurrent: m.lockedRotorCurrent, lockedRotorTorque: m.lockedRotorTorque, breakdownTorque: m.breakdownTorque, design: m.designLetter }; // prettier-ignore
+  return {
+    poles: m.poles,
+    frequency: m.frequency,
+    voltage: c.voltage,
+    power: m.power,
+    speed: m.speed,
+    current: c.current,
+    efficiency: m.efficiency,
+    lockedRotorCurrent: m.lockedRotorCurrent,
+    lockedRotorTorque: m.lockedRotorTorque,
+    breakdownTorque: m.breakdownTorque,
+    design: m.designLetter,
+  };
 };
 
 describe('circuits of the whole generic catalogue', () => {
@@ -18,7 +30,10 @@ describe('circuits of the whole generic catalogue', () => {
 
   it('at least 99 % are met: rated values within 1 %, standstill and breakdown within 5 %', () => {
     for (const { fit } of fitted.filter((f) => f.fit.reason === undefined))
-      for (const m of fit.met) expect(Math.abs(deviation(m))).toBeLessThanOrEqual(['lockedRotorCurrent', 'lockedRotorTorque', 'breakdownTorque'].includes(m.what) ? 0.05 : 0.01); // prettier-ignore
+      for (const m of fit.met)
+        expect(Math.abs(deviation(m))).toBeLessThanOrEqual(
+          ['lockedRotorCurrent', 'lockedRotorTorque', 'breakdownTorque'].includes(m.what) ? 0.05 : 0.01,
+        );
     expect(missed.length / fitted.length).toBeLessThanOrEqual(0.01);
   });
   it('the rest are named with a reason, and are small motors that miss by a hair', () => {
@@ -40,7 +55,19 @@ describe('circuits of the whole generic catalogue', () => {
   it('no resistance, reactance or loss is negative or nothing', () => {
     for (const { fit } of fitted) {
       const c = fit.circuit;
-      for (const x of [c.statorResistance, c.statorReactance, c.rotorResistance, c.rotorReactance, c.magnetisingReactance, c.coreLoss, c.frictionLoss, c.strayResistance ?? 0, c.cage2?.resistance ?? 1, c.cage2?.reactance ?? 1]) expect(x).toBeGreaterThan(0); // prettier-ignore
+      for (const x of [
+        c.statorResistance,
+        c.statorReactance,
+        c.rotorResistance,
+        c.rotorReactance,
+        c.magnetisingReactance,
+        c.coreLoss,
+        c.frictionLoss,
+        c.strayResistance ?? 0,
+        c.cage2?.resistance ?? 1,
+        c.cage2?.reactance ?? 1,
+      ])
+        expect(x).toBeGreaterThan(0);
     }
   });
   it('most want two cages; one is kept where it does', () => {
@@ -65,8 +92,16 @@ function measured(c: Circuit, apart: boolean): MachineData {
     lockedRotorCurrent: currentAt(c, c.voltage, c.frequency, 1),
     lockedRotorTorque: torqueAt(c, c.voltage, c.frequency, 1) / torque,
     breakdownTorque: breakdown(c, c.voltage, c.frequency).torque / torque,
-    ...(apart ? { measured: { statorResistance: c.statorResistance, coreLoss: out[at.coreLoss] ?? 0, frictionLoss: c.frictionLoss } } : {}),
-  }; // prettier-ignore
+    ...(apart
+      ? {
+          measured: {
+            statorResistance: c.statorResistance,
+            coreLoss: out[at.coreLoss] ?? 0,
+            frictionLoss: c.frictionLoss,
+          },
+        }
+      : {}),
+  };
 }
 
 /** Largest deviation of torque and current over all slips, ÷ the largest of each. */
@@ -76,14 +111,32 @@ function apart(a: Circuit, b: Circuit): { torque: number; current: number } {
   const locked = currentAt(a, a.voltage, a.frequency, 1);
   for (let i = 1; i <= 100; i++) {
     const s = 0.001 * 1000 ** (i / 100);
-    torque = Math.max(torque, Math.abs(torqueAt(a, a.voltage, a.frequency, s) - torqueAt(b, b.voltage, b.frequency, s)) / most);
-    current = Math.max(current, Math.abs(currentAt(a, a.voltage, a.frequency, s) - currentAt(b, b.voltage, b.frequency, s)) / locked);
-  } // prettier-ignore
+    torque = Math.max(
+      torque,
+      Math.abs(torqueAt(a, a.voltage, a.frequency, s) - torqueAt(b, b.voltage, b.frequency, s)) / most,
+    );
+    current = Math.max(
+      current,
+      Math.abs(currentAt(a, a.voltage, a.frequency, s) - currentAt(b, b.voltage, b.frequency, s)) / locked,
+    );
+  }
   return { torque, current };
 }
 
 describe('a known circuit’s own data', () => {
-  const base: Circuit = { poles: 4, voltage: 460, frequency: 60, statorResistance: 0.641, statorReactance: 1.106, rotorResistance: 0.332, rotorReactance: 0.464, magnetisingReactance: 26.3, coreLoss: 200, frictionLoss: 300, ratedSpeed: 1760 }; // prettier-ignore
+  const base: Circuit = {
+    poles: 4,
+    voltage: 460,
+    frequency: 60,
+    statorResistance: 0.641,
+    statorReactance: 1.106,
+    rotorResistance: 0.332,
+    rotorReactance: 0.464,
+    magnetisingReactance: 26.3,
+    coreLoss: 200,
+    frictionLoss: 300,
+    ratedSpeed: 1760,
+  };
   const known: readonly (readonly [string, Circuit])[] = [
     ['25 hp, one cage (textbook)', base],
     ['460 V, one cage, equal leakages (textbook)', { ...base, statorResistance: 0.25, statorReactance: 0.5, rotorResistance: 0.2, rotorReactance: 0.5, magnetisingReactance: 30, ratedSpeed: 1740 }],
@@ -113,7 +166,9 @@ describe('data that cannot belong to one machine', () => {
     expect(fitCircuit({ ...sound, speed: 1330 }).reason).toContain('Its slip says the rotor alone loses');
   });
   it('a locked-rotor torque too small for its current is said', () => {
-    expect(fitCircuit({ ...sound, lockedRotorTorque: 0.3, lockedRotorCurrent: sound.current * 9 }).reason).toContain('less rotor resistance standing than running'); // prettier-ignore
+    expect(fitCircuit({ ...sound, lockedRotorTorque: 0.3, lockedRotorCurrent: sound.current * 9 }).reason).toContain(
+      'less rotor resistance standing than running',
+    );
   });
   it('a breakdown torque no cage with this current has is said', () => {
     expect(fitCircuit({ ...sound, breakdownTorque: 1.1 }).reason).toMatch(/breakdown torque \+/);
@@ -132,7 +187,18 @@ describe('data that cannot belong to one machine', () => {
         }),
         (v) => {
           const current = v.power / (Math.sqrt(3) * 400 * v.efficiency * v.pf);
-          const fit = fitCircuit({ poles: 4, frequency: 50, voltage: 400, power: v.power, speed: 1500 * (1 - v.slip), current, efficiency: v.efficiency, lockedRotorCurrent: v.locked * current, lockedRotorTorque: v.torque, breakdownTorque: v.peak }); // prettier-ignore
+          const fit = fitCircuit({
+            poles: 4,
+            frequency: 50,
+            voltage: 400,
+            power: v.power,
+            speed: 1500 * (1 - v.slip),
+            current,
+            efficiency: v.efficiency,
+            lockedRotorCurrent: v.locked * current,
+            lockedRotorTorque: v.torque,
+            breakdownTorque: v.peak,
+          });
           for (const m of fit.met) expect(Number.isFinite(m.got)).toBe(true);
           if (fit.reason === undefined)
             for (const m of fit.met) expect(Math.abs(deviation(m))).toBeLessThanOrEqual(m.within);

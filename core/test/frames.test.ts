@@ -20,18 +20,125 @@ function agrees(rows: readonly (readonly (string | number)[])[], index: number, 
 
 describe('NEMA MG 1 foot-mounted frames in inches (from memory, two passes)', () => {
   it('2E, feet across', () => {
-    agrees(nemaFrames, 2, spread({ 3.5: '42', 4.25: '48', 4.875: '56', 5.5: '143T 145T', 7.5: '182T 184T', 8.5: '213T 215T', 10: '254T 256T', 11: '284T 284TS 286T 286TS', 12.5: '324T 324TS 326T 326TS', 14: '364T 364TS 365T 365TS', 16: '404T 404TS 405T 405TS', 18: '444T 444TS 445T 445TS 447T 447TS 449T 449TS' })); // prettier-ignore
+    agrees(
+      nemaFrames,
+      2,
+      spread({
+        3.5: '42',
+        4.25: '48',
+        4.875: '56',
+        5.5: '143T 145T',
+        7.5: '182T 184T',
+        8.5: '213T 215T',
+        10: '254T 256T',
+        11: '284T 284TS 286T 286TS',
+        12.5: '324T 324TS 326T 326TS',
+        14: '364T 364TS 365T 365TS',
+        16: '404T 404TS 405T 405TS',
+        18: '444T 444TS 445T 445TS 447T 447TS 449T 449TS',
+      }),
+    );
   });
   it('2F, feet along', () => {
-    agrees(nemaFrames, 3, spread({ 1.6875: '42', 2.75: '48', 3: '56', 4: '143T', 5: '145T', 4.5: '182T', 5.5: '184T 213T', 7: '215T', 8.25: '254T', 10: '256T', 9.5: '284T 284TS', 11: '286T 286TS', 10.5: '324T 324TS', 12: '326T 326TS', 11.25: '364T 364TS', 12.25: '365T 365TS 404T 404TS', 13.75: '405T 405TS', 14.5: '444T 444TS', 16.5: '445T 445TS', 20: '447T 447TS', 25: '449T 449TS' })); // prettier-ignore
+    agrees(
+      nemaFrames,
+      3,
+      spread({
+        1.6875: '42',
+        2.75: '48',
+        3: '56',
+        4: '143T',
+        5: '145T',
+        4.5: '182T',
+        5.5: '184T 213T',
+        7: '215T',
+        8.25: '254T',
+        10: '256T',
+        9.5: '284T 284TS',
+        11: '286T 286TS',
+        10.5: '324T 324TS',
+        12: '326T 326TS',
+        11.25: '364T 364TS',
+        12.25: '365T 365TS 404T 404TS',
+        13.75: '405T 405TS',
+        14.5: '444T 444TS',
+        16.5: '445T 445TS',
+        20: '447T 447TS',
+        25: '449T 449TS',
+      }),
+    );
   });
   it('U, shaft diameter', () => {
-    agrees(nemaFrames, 6, spread({ 0.375: '42', 0.5: '48', 0.625: '56', 0.875: '143T 145T', 1.125: '182T 184T', 1.375: '213T 215T', 1.625: '254T 256T 284TS 286TS', 1.875: '284T 286T 324TS 326TS 364TS 365TS', 2.125: '324T 326T 404TS 405TS', 2.375: '364T 365T 444TS 445TS 447TS 449TS', 2.875: '404T 405T', 3.375: '444T 445T 447T 449T' })); // prettier-ignore
-    agrees(nemaUFrames, 6, spread({ 0.875: '182 184', 1.125: '213 215', 1.375: '254U 256U', 1.625: '284U 286U', 1.875: '324U 326U', 2.125: '364U 365U', 2.375: '404U 405U', 2.875: '444U 445U' })); // prettier-ignore
+    agrees(
+      nemaFrames,
+      6,
+      spread({
+        0.375: '42',
+        0.5: '48',
+        0.625: '56',
+        0.875: '143T 145T',
+        1.125: '182T 184T',
+        1.375: '213T 215T',
+        1.625: '254T 256T 284TS 286TS',
+        1.875: '284T 286T 324TS 326TS 364TS 365TS',
+        2.125: '324T 326T 404TS 405TS',
+        2.375: '364T 365T 444TS 445TS 447TS 449TS',
+        2.875: '404T 405T',
+        3.375: '444T 445T 447T 449T',
+      }),
+    );
+    agrees(
+      nemaUFrames,
+      6,
+      spread({
+        0.875: '182 184',
+        1.125: '213 215',
+        1.375: '254U 256U',
+        1.625: '284U 286U',
+        1.875: '324U 326U',
+        2.125: '364U 365U',
+        2.375: '404U 405U',
+        2.875: '444U 445U',
+      }),
+    );
   });
   it('N-W, shaft length', () => {
-    agrees(nemaFrames, 7, spread({ 1.125: '42', 1.5: '48', 1.875: '56', 2.25: '143T 145T', 2.75: '182T 184T', 3.375: '213T 215T', 4: '254T 256T', 4.625: '284T 286T', 3.25: '284TS 286TS', 5.25: '324T 326T', 3.75: '324TS 326TS 364TS 365TS', 5.875: '364T 365T', 7.25: '404T 405T', 4.25: '404TS 405TS', 8.5: '444T 445T 447T 449T', 4.75: '444TS 445TS 447TS 449TS' })); // prettier-ignore
-    agrees(nemaUFrames, 7, spread({ 2.25: '182 184', 3: '213 215', 3.75: '254U 256U', 4.875: '284U 286U', 5.625: '324U 326U', 6.375: '364U 365U', 7.125: '404U 405U', 8.625: '444U 445U' })); // prettier-ignore
+    agrees(
+      nemaFrames,
+      7,
+      spread({
+        1.125: '42',
+        1.5: '48',
+        1.875: '56',
+        2.25: '143T 145T',
+        2.75: '182T 184T',
+        3.375: '213T 215T',
+        4: '254T 256T',
+        4.625: '284T 286T',
+        3.25: '284TS 286TS',
+        5.25: '324T 326T',
+        3.75: '324TS 326TS 364TS 365TS',
+        5.875: '364T 365T',
+        7.25: '404T 405T',
+        4.25: '404TS 405TS',
+        8.5: '444T 445T 447T 449T',
+        4.75: '444TS 445TS 447TS 449TS',
+      }),
+    );
+    agrees(
+      nemaUFrames,
+      7,
+      spread({
+        2.25: '182 184',
+        3: '213 215',
+        3.75: '254U 256U',
+        4.875: '284U 286U',
+        5.625: '324U 326U',
+        6.375: '364U 365U',
+        7.125: '404U 405U',
+        8.625: '444U 445U',
+      }),
+    );
   });
   it('the digits say the shaft height: the first two ÷ 4, two digits ÷ 16; a U frame has the feet of its T frame', () => {
     for (const [name, height] of [...nemaFrames, ...nemaUFrames]) {
@@ -61,12 +168,97 @@ describe('NEMA MG 1 foot-mounted frames in inches (from memory, two passes)', ()
 
 describe('IEC 60072-1 foot-mounted frames in mm (from memory, two passes)', () => {
   it('A and B, feet', () => {
-    agrees(iecFrames, 2, spread({ 100: '63M', 112: '71M', 125: '80M', 140: '90S 90L', 160: '100L', 190: '112M', 216: '132S 132M', 254: '160M 160L', 279: '180M 180L', 318: '200L', 356: '225S 225M', 406: '250M', 457: '280S 280M', 508: '315S 315M 315L', 610: '355M 355L' })); // prettier-ignore
-    agrees(iecFrames, 3, spread({ 80: '63M', 90: '71M', 100: '80M 90S', 125: '90L', 140: '100L 112M 132S', 178: '132M', 210: '160M', 254: '160L', 241: '180M', 279: '180L', 305: '200L', 286: '225S', 311: '225M', 349: '250M', 368: '280S', 419: '280M', 406: '315S', 457: '315M', 508: '315L', 560: '355M', 630: '355L' })); // prettier-ignore
+    agrees(
+      iecFrames,
+      2,
+      spread({
+        100: '63M',
+        112: '71M',
+        125: '80M',
+        140: '90S 90L',
+        160: '100L',
+        190: '112M',
+        216: '132S 132M',
+        254: '160M 160L',
+        279: '180M 180L',
+        318: '200L',
+        356: '225S 225M',
+        406: '250M',
+        457: '280S 280M',
+        508: '315S 315M 315L',
+        610: '355M 355L',
+      }),
+    );
+    agrees(
+      iecFrames,
+      3,
+      spread({
+        80: '63M',
+        90: '71M',
+        100: '80M 90S',
+        125: '90L',
+        140: '100L 112M 132S',
+        178: '132M',
+        210: '160M',
+        254: '160L',
+        241: '180M',
+        279: '180L',
+        305: '200L',
+        286: '225S',
+        311: '225M',
+        349: '250M',
+        368: '280S',
+        419: '280M',
+        406: '315S',
+        457: '315M',
+        508: '315L',
+        560: '355M',
+        630: '355L',
+      }),
+    );
   });
   it('C and D, shaft at four poles', () => {
-    agrees(iecFrames, 4, spread({ 40: '63M', 45: '71M', 50: '80M', 56: '90S 90L', 63: '100L', 70: '112M', 89: '132S 132M', 108: '160M 160L', 121: '180M 180L', 133: '200L', 149: '225S 225M', 168: '250M', 190: '280S 280M', 216: '315S 315M 315L', 254: '355M 355L' })); // prettier-ignore
-    agrees(iecFrames, 6, spread({ 11: '63M', 14: '71M', 19: '80M', 24: '90S 90L', 28: '100L 112M', 38: '132S 132M', 42: '160M 160L', 48: '180M 180L', 55: '200L', 60: '225S 225M', 65: '250M', 75: '280S 280M', 80: '315S 315M 315L', 95: '355M 355L' })); // prettier-ignore
+    agrees(
+      iecFrames,
+      4,
+      spread({
+        40: '63M',
+        45: '71M',
+        50: '80M',
+        56: '90S 90L',
+        63: '100L',
+        70: '112M',
+        89: '132S 132M',
+        108: '160M 160L',
+        121: '180M 180L',
+        133: '200L',
+        149: '225S 225M',
+        168: '250M',
+        190: '280S 280M',
+        216: '315S 315M 315L',
+        254: '355M 355L',
+      }),
+    );
+    agrees(
+      iecFrames,
+      6,
+      spread({
+        11: '63M',
+        14: '71M',
+        19: '80M',
+        24: '90S 90L',
+        28: '100L 112M',
+        38: '132S 132M',
+        42: '160M 160L',
+        48: '180M 180L',
+        55: '200L',
+        60: '225S 225M',
+        65: '250M',
+        75: '280S 280M',
+        80: '315S 315M 315L',
+        95: '355M 355L',
+      }),
+    );
   });
   it('the name begins with the shaft height; two-pole shafts are never thicker', () => {
     for (const [name, height, , , , , d, , dFast] of iecFrames) {
@@ -116,8 +308,9 @@ describe('designations', () => {
       ['405T', '250M'],
       ['445T', '280M'],
     ] as const)
-      // prettier-ignore
-      expect(Math.abs((readFrame(nema)?.shaftHeight ?? 0) - (readFrame(metric)?.shaftHeight ?? 0)), nema).toBeLessThan(4.1);
+      expect(Math.abs((readFrame(nema)?.shaftHeight ?? 0) - (readFrame(metric)?.shaftHeight ?? 0)), nema).toBeLessThan(
+        4.1,
+      );
   });
   it('a special shaft promises no dimensions', () => expect(readFrame('286TZ')?.shaftDiameter).toBeUndefined());
 });

@@ -33,7 +33,10 @@ describe('the column of the code’s table (NFPA 70 Table 430.250, from memory)'
     expect(figure(r, 'guard.overloadTrip')).toBeCloseTo(1.25 * 28.6, 6);
   });
   it('but not where it runs on its rated voltage', () => {
-    const r = guarded({ voltage: '230/460 V', current: '26/13 A', usableAt: { voltage: '208 V', current: '28.6 A' } }, '230 V'); // prettier-ignore
+    const r = guarded(
+      { voltage: '230/460 V', current: '26/13 A', usableAt: { voltage: '208 V', current: '28.6 A' } },
+      '230 V',
+    );
     expect(figure(r, 'guard.tableCurrent')).toBe(28);
     expect(figure(r, 'guard.overloadDial')).toBe(26);
   });
@@ -50,7 +53,10 @@ describe('the column of the code’s table (NFPA 70 Table 430.250, from memory)'
     ['230 V', '213 V', 28],
     ['460 V', '480 V', 14],
   ])('a %s motor on %s: %d A', (rated, supply, amps) =>
-    expect(practiceById('north-america').tableCurrent(10 * 745.7, parseFloat(rated), 0, parseFloat(supply))?.value).toBe(amps)); // prettier-ignore
+    expect(
+      practiceById('north-america').tableCurrent(10 * 745.7, parseFloat(rated), 0, parseFloat(supply))?.value,
+    ).toBe(amps),
+  );
 });
 
 describe('slow motors (430.6(A)(1))', () => {
@@ -67,12 +73,18 @@ describe('slow motors (430.6(A)(1))', () => {
     expect(findingIds(slow(speed, '16.5 A'))).not.toContain('guard.low-speed');
   });
   it('by the house rule of the plate there is nothing to compare', () => {
-    const r = guarded({ voltage: '460 V', current: '16.5 A', speed: '880 rpm' }, '480 V', { rules: { conductorBasis: 'plate' } }); // prettier-ignore
+    const r = guarded({ voltage: '460 V', current: '16.5 A', speed: '880 rpm' }, '480 V', {
+      rules: { conductorBasis: 'plate' },
+    });
     expect(figure(r, 'guard.conductorCurrent')).toBeCloseTo(1.25 * 16.5, 6);
     expect(findingIds(r)).not.toContain('guard.low-speed');
   });
   it('IEC practice goes by the plate anyway', () => {
-    const r = guarded({ power: '7.5 kW', voltage: '400 V', current: '17 A', speed: '720 rpm', frequency: '50 Hz' }, '400 V', { practice: 'iec', supply: { voltage: '400 V', frequency: '50 Hz' } }); // prettier-ignore
+    const r = guarded(
+      { power: '7.5 kW', voltage: '400 V', current: '17 A', speed: '720 rpm', frequency: '50 Hz' },
+      '400 V',
+      { practice: 'iec', supply: { voltage: '400 V', frequency: '50 Hz' } },
+    );
     expect(figure(r, 'guard.conductorCurrent')).toBe(17);
   });
 });
@@ -80,7 +92,9 @@ describe('slow motors (430.6(A)(1))', () => {
 describe('the overload trip (430.32(A)(1))', () => {
   const trip = (plate: CaseText['plate']) => {
     const r = guarded({ voltage: '460 V', current: '14 A', serviceFactor: undefined, ...plate }, '480 V');
-    return [figure(r, 'guard.overloadTrip') / 14, figure(r, 'guard.overloadMaximum') / 14].map((x) => Number(x.toFixed(3))); // prettier-ignore
+    return [figure(r, 'guard.overloadTrip') / 14, figure(r, 'guard.overloadMaximum') / 14].map((x) =>
+      Number(x.toFixed(3)),
+    );
   };
   it.each([
     [{ serviceFactor: 1.15 }, [1.25, 1.4]],

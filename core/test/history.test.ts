@@ -4,7 +4,19 @@ import { causes as sights } from '@pilgrim/core';
 import { conveyor, figure, findingIds, solved } from './cases';
 
 const failed = (history: CaseText['history'], rest: Partial<CaseText> = {}): Result =>
-  solved({ ...conveyor, plate: { power: '5 hp', voltage: '230/460 V', current: '13.2/6.6 A', speed: '1750 rpm', frequency: '60 Hz', enclosure: 'ODP' }, ...rest, history }); // prettier-ignore
+  solved({
+    ...conveyor,
+    plate: {
+      power: '5 hp',
+      voltage: '230/460 V',
+      current: '13.2/6.6 A',
+      speed: '1750 rpm',
+      frequency: '60 Hz',
+      enclosure: 'ODP',
+    },
+    ...rest,
+    history,
+  });
 const first = (r: Result): string | undefined => r.history?.causes[0]?.cause;
 const verdict = (r: Result, requirement: string) =>
   r.candidates[0]?.verdicts.find((v) => v.requirement === requirement);
@@ -85,13 +97,15 @@ describe('What the new choice must do differently', () => {
   });
   it('a lost phase asks contactor starters for its detection; a drive has it', () => {
     const r = failed({ causes: ['phase-burnt'], method: 'direct' });
-    const of = (method: string) => r.methods.find((m) => m.method === method)?.verdicts.find((v) => v.requirement === 'history-phase-loss'); // prettier-ignore
+    const of = (method: string) =>
+      r.methods.find((m) => m.method === method)?.verdicts.find((v) => v.requirement === 'history-phase-loss');
     expect(of('direct')).toMatchObject({ outcome: 'pass', remedy: { kind: 'phase-relay' } });
     expect(of('drive')).toMatchObject({ outcome: 'pass', remedy: null });
   });
   it('bearing currents ask a drive for a grounding ring, and nothing of a motor on the line', () => {
     const r = failed({ causes: ['fluted-race'], method: 'drive' });
-    const of = (method: string) => r.methods.find((m) => m.method === method)?.verdicts.find((v) => v.requirement === 'history-shaft-current'); // prettier-ignore
+    const of = (method: string) =>
+      r.methods.find((m) => m.method === method)?.verdicts.find((v) => v.requirement === 'history-shaft-current');
     expect(of('drive')?.text).toContain('grounding ring');
     expect(of('direct')?.outcome).toBe('pass');
   });
@@ -104,7 +118,13 @@ describe('What the new choice must do differently', () => {
 
 describe('No plate, or a burnt one', () => {
   const tape = (measured: CaseText['measured'], practice: CaseText['practice'] = 'iec'): Result =>
-    solved({ format: 'pilgrim.case/1', practice, supply: practice === 'iec' ? { voltage: '400 V', frequency: '50 Hz' } : { voltage: '480 V', frequency: '60 Hz' }, plate: { condition: 'burnt' }, measured }); // prettier-ignore
+    solved({
+      format: 'pilgrim.case/1',
+      practice,
+      supply: practice === 'iec' ? { voltage: '400 V', frequency: '50 Hz' } : { voltage: '480 V', frequency: '60 Hz' },
+      plate: { condition: 'burnt' },
+      measured,
+    });
   const fact = (r: Result, id: string): string => r.facts.find((f) => f.id === id)?.text ?? '';
   it('a burnt plate is itself a finding', () => {
     expect(tape(undefined).findings.find((f) => f.id === 'plate.unreadable')?.text).toContain('overheated');
@@ -131,7 +151,8 @@ describe('No plate, or a burnt one', () => {
     expect(findingIds(tape({ shaftHeight: '145 mm', feetAcross: '300 mm' }))).toContain('measured.no-frame');
   });
   it('no-load current and winding resistance bracket the rating of a 15 kW machine', () => {
-    // 15 kW, 400 V, 4 poles: rated 28 A; about 11 A idle, 0.5 Ω between terminals in delta (order of magnitude, common practice).
+    // 15 kW, 400 V, 4 poles: rated 28 A; about 11 A idle, 0.5 Ω between terminals in delta (order of magnitude, common
+    // practice).
     const r = tape({ noLoadCurrent: '11 A', windingResistance: '0.5 ohm', speed: '1470 rpm' });
     for (const id of ['measured.ratedPowerByNoLoad', 'measured.ratedPowerByResistance']) {
       const band = r.figures[id]?.band ?? [0, 0];

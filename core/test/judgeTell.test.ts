@@ -106,13 +106,19 @@ describe('one drive for one motor', () => {
     expect(result.choice?.control.ratedCurrent).toBe(figure(result, 'drive.ratedCurrent'));
   });
   it('the two rules differ where it is hot at the drive', () => {
-    const [current, power] = (['current', 'power'] as const).map((rule) => solvedCase(fan(rule)).result.choice?.control.ratedCurrent ?? 0); // prettier-ignore
+    const [current, power] = (['current', 'power'] as const).map(
+      (rule) => solvedCase(fan(rule)).result.choice?.control.ratedCurrent ?? 0,
+    );
     expect(current).toBeGreaterThan(power ?? 0);
   });
   it('an overload the case asks for is in both, and takes a larger drive', () => {
-    const [plain, asked] = [fan('current'), fan('current', { overload: { ratio: 3 } })].map((c) => solvedCase({ ...c, method: 'drive' }).result); // prettier-ignore
+    const [plain, asked] = [fan('current'), fan('current', { overload: { ratio: 3 } })].map(
+      (c) => solvedCase({ ...c, method: 'drive' }).result,
+    );
     for (const r of [plain, asked])
       expect(r?.candidates[0]?.control.ratedCurrent).toBe(r?.figures['drive.ratedCurrent']?.value);
-    expect(figure(asked ?? expect.fail(), 'drive.requiredCurrent')).toBeGreaterThanOrEqual(figure(plain ?? expect.fail(), 'drive.requiredCurrent')); // prettier-ignore
+    expect(figure(asked ?? expect.fail(), 'drive.requiredCurrent')).toBeGreaterThanOrEqual(
+      figure(plain ?? expect.fail(), 'drive.requiredCurrent'),
+    );
   });
 });

@@ -16,11 +16,18 @@ const profile = (...args: Parameters<typeof profileFromLog>) => {
 describe('a logger’s readings become hours a year', () => {
   it('half the time at full flow and half at 60 % is 4380 h each', () => {
     const p = profile(steady([...Array(100).fill(50), ...Array(100).fill(30)]), flowLog);
-    expect(p.rows).toEqual([{ hours: 4380, flow: 0.6 }, { hours: 4380, flow: 1 }]); // prettier-ignore
+    expect(p.rows).toEqual([
+      { hours: 4380, flow: 0.6 },
+      { hours: 4380, flow: 1 },
+    ]);
     expect(p.full).toBe(50);
   });
   it('four usual intervals are no gap yet, more are', () => {
-    const at = (late: number) => profile([0, 10, 20, 30, 30 + late, 40 + late].map((time) => ({ time, value: 50 })), flowLog); // prettier-ignore
+    const at = (late: number) =>
+      profile(
+        [0, 10, 20, 30, 30 + late, 40 + late].map((time) => ({ time, value: 50 })),
+        flowLog,
+      );
     expect(at(40).gaps).toEqual([]);
     expect(at(41).gaps).toEqual([{ from: 30, to: 71 }]);
   });
@@ -46,28 +53,56 @@ describe('a logger’s readings become hours a year', () => {
     'power behind %s is turned back into the flow it came from',
     (control) => {
       const flows = [1, 0.8, 0.6, 0.4];
-      const p = profile(steady(flows.flatMap((f) => Array(10).fill(37 * presentRatio(control, f)))), { kind: 'power', control, magnetising: 0.4, full: 37 }); // prettier-ignore
+      const p = profile(steady(flows.flatMap((f) => Array(10).fill(37 * presentRatio(control, f)))), {
+        kind: 'power',
+        control,
+        magnetising: 0.4,
+        full: 37,
+      });
       expect(p.rows.map((r) => r.flow)).toEqual([0.4, 0.6, 0.8, 1]);
     },
   );
   it('current is freed of its magnetising part first', () => {
     const k = 0.38;
     const amps = (power: number) => 54 * Math.sqrt(k * k + (1 - k * k) * power * power);
-    const p = profile(steady([1, 0.7].flatMap((f) => Array(10).fill(amps(presentRatio('outlet-damper', f))))), { kind: 'current', control: 'outlet-damper', magnetising: k, full: 54 }); // prettier-ignore
+    const p = profile(steady([1, 0.7].flatMap((f) => Array(10).fill(amps(presentRatio('outlet-damper', f))))), {
+      kind: 'current',
+      control: 'outlet-damper',
+      magnetising: k,
+      full: 54,
+    });
     expect(p.rows.map((r) => r.flow)).toEqual([0.7, 1]);
   });
   it('what cannot tell a flow is refused in words', () => {
-    expect(profileFromLog(steady([1, 2]), flowLog)).toMatchObject({ ok: false, message: expect.stringContaining('three readings') }); // prettier-ignore
-    expect(profileFromLog(steady([0, 0, -1, 0]), flowLog)).toMatchObject({ ok: false, message: expect.stringContaining('right column') }); // prettier-ignore
-    expect(profileFromLog(steady([5, 6, 7]), { kind: 'power', control: 'none', magnetising: 0.4 })).toMatchObject({ ok: false, message: expect.stringContaining('how flow is controlled') }); // prettier-ignore
+    expect(profileFromLog(steady([1, 2]), flowLog)).toMatchObject({
+      ok: false,
+      message: expect.stringContaining('three readings'),
+    });
+    expect(profileFromLog(steady([0, 0, -1, 0]), flowLog)).toMatchObject({
+      ok: false,
+      message: expect.stringContaining('right column'),
+    });
+    expect(profileFromLog(steady([5, 6, 7]), { kind: 'power', control: 'none', magnetising: 0.4 })).toMatchObject({
+      ok: false,
+      message: expect.stringContaining('how flow is controlled'),
+    });
   });
   it('readings at the same instant, or as good as that, are one: they make no interval', () => {
-    const twice = [{ time: 0, value: 1 }, { time: 5e-324, value: 1 }, { time: 1e-323, value: 1 }, { time: 3600, value: 1 }, { time: 7200, value: 1 }]; // prettier-ignore
+    const twice = [
+      { time: 0, value: 1 },
+      { time: 5e-324, value: 1 },
+      { time: 1e-323, value: 1 },
+      { time: 3600, value: 1 },
+      { time: 7200, value: 1 },
+    ];
     const reading = profileFromLog(twice, { kind: 'flow', control: 'none', magnetising: 0.4 });
     expect(reading.ok && reading.profile.rows).toEqual([{ hours: 8760, flow: 1 }]);
   });
   it('whatever is logged, the hours never exceed a year by more than their rounding, and no flow is negative', () => {
-    const sample = fc.record({ time: fc.double({ min: 0, max: 1e8, noNaN: true }), value: fc.double({ min: -100, max: 1e5, noNaN: true }) }); // prettier-ignore
+    const sample = fc.record({
+      time: fc.double({ min: 0, max: 1e8, noNaN: true }),
+      value: fc.double({ min: -100, max: 1e5, noNaN: true }),
+    });
     fc.assert(
       fc.property(
         fc.array(sample, { maxLength: 200 }),

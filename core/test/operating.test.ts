@@ -2,11 +2,24 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { physics } from '@pilgrim/core';
 
-const { bestVoltage, breakdown, driveTorqueAt, pointAt, pointForTorque, ratedTorqueOf, runOnDrive, startTorqueAt } = physics; // prettier-ignore
+const { bestVoltage, breakdown, driveTorqueAt, pointAt, pointForTorque, ratedTorqueOf, runOnDrive, startTorqueAt } =
+  physics;
 type Circuit = physics.Circuit;
 
 /** 25 hp of a textbook, with iron. */
-const c: Circuit = { poles: 4, voltage: 460, frequency: 60, statorResistance: 0.641, statorReactance: 1.106, rotorResistance: 0.332, rotorReactance: 0.464, magnetisingReactance: 26.3, coreLoss: 400, frictionLoss: 300, ratedSpeed: 1760 }; // prettier-ignore
+const c: Circuit = {
+  poles: 4,
+  voltage: 460,
+  frequency: 60,
+  statorResistance: 0.641,
+  statorReactance: 1.106,
+  rotorResistance: 0.332,
+  rotorReactance: 0.464,
+  magnetisingReactance: 26.3,
+  coreLoss: 400,
+  frictionLoss: 300,
+  ratedSpeed: 1760,
+};
 const T = ratedTorqueOf(c);
 const at = (U: number, f: number, share: number): physics.OperatingPoint =>
   pointForTorque(c, U, f, share * T) ?? expect.fail(`${share} of rated torque at ${U} V, ${f} Hz`);
@@ -14,12 +27,17 @@ const at = (U: number, f: number, share: number): physics.OperatingPoint =>
 describe('working points (theory)', () => {
   it('losses by kind are the whole difference between input and output', () => {
     fc.assert(
-      fc.property(fc.double({ min: 200, max: 520, noNaN: true }), fc.double({ min: 20, max: 90, noNaN: true }), fc.double({ min: 0.002, max: 1, noNaN: true }), (U, f, s) => {
-        const p = pointAt(c, U, f, s);
-        const losses = Object.values(p.losses).reduce((sum, x) => sum + x, 0);
-        expect(Math.abs(p.input - p.output - losses)).toBeLessThan(1e-6 * p.input);
-      }),
-    ); // prettier-ignore
+      fc.property(
+        fc.double({ min: 200, max: 520, noNaN: true }),
+        fc.double({ min: 20, max: 90, noNaN: true }),
+        fc.double({ min: 0.002, max: 1, noNaN: true }),
+        (U, f, s) => {
+          const p = pointAt(c, U, f, s);
+          const losses = Object.values(p.losses).reduce((sum, x) => sum + x, 0);
+          expect(Math.abs(p.input - p.output - losses)).toBeLessThan(1e-6 * p.input);
+        },
+      ),
+    );
   });
   it('a tenth less voltage at full torque: about a fifth less breakdown torque, a tenth more current, more slip', () => {
     const [full, low] = [at(460, 60, 1), at(414, 60, 1)];
@@ -28,12 +46,16 @@ describe('working points (theory)', () => {
     expect(low.current / full.current).toBeLessThan(1.13);
     expect(low.slip / full.slip).toBeCloseTo(1 / 0.81, 1);
   });
-  it('on 50 Hz at the same volts per hertz: five sixths of the speed, about the same slip in r/min and the same current', () => {
-    const [sixty, fifty] = [at(460, 60, 1), at((460 * 5) / 6, 50, 1)];
-    expect(1500 - fifty.speed).toBeCloseTo(1800 - sixty.speed, -0.7);
-    expect(Math.abs(fifty.current / sixty.current - 1)).toBeLessThan(0.03);
-    expect(fifty.output / sixty.output).toBeCloseTo(5 / 6, 1);
-  });
+  it(
+    'on 50 Hz at the same volts per hertz: five sixths of the speed, ' +
+      'about the same slip in r/min and the same current',
+    () => {
+      const [sixty, fifty] = [at(460, 60, 1), at((460 * 5) / 6, 50, 1)];
+      expect(1500 - fifty.speed).toBeCloseTo(1800 - sixty.speed, -0.7);
+      expect(Math.abs(fifty.current / sixty.current - 1)).toBeLessThan(0.03);
+      expect(fifty.output / sixty.output).toBeCloseTo(5 / 6, 1);
+    },
+  );
   it('above base speed on the same voltage breakdown falls about with the square of frequency', () => {
     const ratio = breakdown(c, 460, 90).torque / breakdown(c, 460, 60).torque;
     expect(ratio).toBeGreaterThan((60 / 90) ** 2);
@@ -81,7 +103,15 @@ describe('the voltage that takes least', () => {
 
 describe('behind a drive', () => {
   const rated = pointAt(c, 460, 60, 1 - c.ratedSpeed / 1800).current;
-  const plan = (own: Partial<physics.DrivePlan>): physics.DrivePlan => ({ method: 'drive', ramp: 8, limit: 1.5 * rated, speed: 1760, control: 'vector', boost: 0, ...own }); // prettier-ignore
+  const plan = (own: Partial<physics.DrivePlan>): physics.DrivePlan => ({
+    method: 'drive',
+    ramp: 8,
+    limit: 1.5 * rated,
+    speed: 1760,
+    control: 'vector',
+    boost: 0,
+    ...own,
+  });
   const feed = { voltage: 460, frequency: 60, resistance: 0, reactance: 0.02, cable: { resistance: 0, reactance: 0 } };
   const load = {
     torque: 0.9 * T,
@@ -90,7 +120,8 @@ describe('behind a drive', () => {
     startRatio: 1,
     breakaway: 1.3 * T,
   };
-  const run = (own: Partial<physics.DrivePlan>) => runOnDrive({ circuit: c, feed, inertia: 0.5, load, stallTime: 12, plan: plan(own), traced: true }); // prettier-ignore
+  const run = (own: Partial<physics.DrivePlan>) =>
+    runOnDrive({ circuit: c, feed, inertia: 0.5, load, stallTime: 12, plan: plan(own), traced: true });
 
   it('half as much current again gives about half as much torque again from standstill on (common practice)', () => {
     const still = driveTorqueAt(c, plan({}), 0);
@@ -99,7 +130,11 @@ describe('behind a drive', () => {
     expect(driveTorqueAt(c, plan({}), 900) / still).toBeCloseTo(1, 1);
   });
   it('volts per hertz without boost is weak near standstill; boost helps', () => {
-    const [bare, boosted, vector] = [plan({ control: 'scalar' }), plan({ control: 'scalar', boost: 0.05 }), plan({})].map((p) => driveTorqueAt(c, p, 0)); // prettier-ignore
+    const [bare, boosted, vector] = [
+      plan({ control: 'scalar' }),
+      plan({ control: 'scalar', boost: 0.05 }),
+      plan({}),
+    ].map((p) => driveTorqueAt(c, p, 0));
     expect(bare).toBeLessThan(vector ?? 0);
     expect(boosted).toBeGreaterThan(bare ?? Infinity);
   });
@@ -122,10 +157,18 @@ describe('behind a drive', () => {
     expect(r.margin).toBeCloseTo(driveTorqueAt(c, plan({ limit: rated }), 0) - startTorqueAt(load, 0), 6);
   });
   it('never gives more than its limit', () => {
-    for (const limit of [1.2, 1.5, 2]) expect(run({ limit: limit * rated, ramp: 1 }).peakMotor).toBeLessThanOrEqual(limit * rated * 1.01); // prettier-ignore
+    for (const limit of [1.2, 1.5, 2])
+      expect(run({ limit: limit * rated, ramp: 1 }).peakMotor).toBeLessThanOrEqual(limit * rated * 1.01);
   });
   it('a shorter ramp than its torque allows takes as long as torque and inertia say', () => {
-    const r = runOnDrive({ circuit: c, feed, inertia: 6, load: { ...load, breakaway: 0.9 * T }, stallTime: 12, plan: plan({ ramp: 0.5 }) }); // prettier-ignore
+    const r = runOnDrive({
+      circuit: c,
+      feed,
+      inertia: 6,
+      load: { ...load, breakaway: 0.9 * T },
+      stallTime: 12,
+      plan: plan({ ramp: 0.5 }),
+    });
     const able = driveTorqueAt(c, plan({}), 0);
     expect(r.events.map((e) => e.what)).toContain('limited');
     expect((r.time ?? NaN) / ((6 * 0.95 * 1760 * Math.PI) / 30 / (able - 0.9 * T))).toBeCloseTo(1, 1);
@@ -134,6 +177,7 @@ describe('behind a drive', () => {
     expect(driveTorqueAt(c, plan({}), 2700)).toBeLessThan(0.8 * driveTorqueAt(c, plan({}), 1700));
   });
   it('no ramp, however short or long, takes more than some thousand steps', () => {
-    for (const ramp of [1e-9, 0.001, 0.1, 500, 1e5]) expect(run({ ramp }).trace?.time.length ?? Infinity).toBeLessThan(6000); // prettier-ignore
+    for (const ramp of [1e-9, 0.001, 0.1, 500, 1e5])
+      expect(run({ ramp }).trace?.time.length ?? Infinity).toBeLessThan(6000);
   });
 });

@@ -20,15 +20,19 @@ describe('load by hand on the floor (common practice)', () => {
   it('200 lbf at a quarter foot through 25:1 is 2 lbf·ft at the motor', () => {
     relative(figure(result, 'load.motorTorque') / (4.4482216152605 * 0.3048), 2, 0.002);
   });
-  it('and at 1800 r/min 0.685 hp: the next size is ¾ hp, half a per cent short of a tenth more (tight); with more margin 1 hp', () => {
-    relative(figure(result, 'load.motorPower') / horsepower, 0.685, 0.002);
-    expect(result.choice?.motor.power).toBe('3/4 hp');
-    expect(result.candidates[0]?.verdicts.find((v) => v.requirement === 'power')).toMatchObject({
-      outcome: 'pass',
-      tight: true,
-    });
-    expect(solved({ ...text, rules: { sizingMargin: 1.15 } }).choice?.motor.power).toBe('1 hp');
-  });
+  it(
+    'and at 1800 r/min 0.685 hp: the next size is ¾ hp, half a per cent ' +
+      'short of a tenth more (tight); with more margin 1 hp',
+    () => {
+      relative(figure(result, 'load.motorPower') / horsepower, 0.685, 0.002);
+      expect(result.choice?.motor.power).toBe('3/4 hp');
+      expect(result.candidates[0]?.verdicts.find((v) => v.requirement === 'power')).toMatchObject({
+        outcome: 'pass',
+        tight: true,
+      });
+      expect(solved({ ...text, rules: { sizingMargin: 1.15 } }).choice?.motor.power).toBe('1 hp');
+    },
+  );
   it('hp is lbf·ft × r/min ÷ 5252 (definition: 550 ft·lbf/s)', () => {
     const watts = physics.powerFromTorque.of({ T: q(4.4482216152605 * 0.3048, 'N.m'), n: q(1, 'rpm') });
     relative(horsepower / watts, 5252.113, 0.0001);
@@ -161,23 +165,27 @@ describe('starting (theory)', () => {
     relative(figure(r, 'start.star-delta.standstillCurrent') * 3, figure(r, 'start.direct.standstillCurrent'), 0.005);
     relative(figure(r, 'start.star-delta.startingTorque') * 3, figure(r, 'start.direct.startingTorque'), 0.005);
   });
-  it('an autotransformer scales both with the square of its tap, a reactor current by the tap and torque by its square', () => {
-    relative(
-      figure(r, 'start.autotransformer.standstillCurrent'),
-      0.65 ** 2 * figure(r, 'start.direct.standstillCurrent'),
-      0.005,
-    );
-    relative(
-      figure(r, 'start.primary-reactor.standstillCurrent'),
-      0.65 * figure(r, 'start.direct.standstillCurrent'),
-      0.005,
-    );
-    relative(
-      figure(r, 'start.primary-reactor.startingTorque'),
-      0.65 ** 2 * figure(r, 'start.direct.startingTorque'),
-      0.005,
-    );
-  });
+  it(
+    'an autotransformer scales both with the square of its tap, a ' +
+      'reactor current by the tap and torque by its square',
+    () => {
+      relative(
+        figure(r, 'start.autotransformer.standstillCurrent'),
+        0.65 ** 2 * figure(r, 'start.direct.standstillCurrent'),
+        0.005,
+      );
+      relative(
+        figure(r, 'start.primary-reactor.standstillCurrent'),
+        0.65 * figure(r, 'start.direct.standstillCurrent'),
+        0.005,
+      );
+      relative(
+        figure(r, 'start.primary-reactor.startingTorque'),
+        0.65 ** 2 * figure(r, 'start.direct.startingTorque'),
+        0.005,
+      );
+    },
+  );
 });
 
 describe('energy', () => {
@@ -252,10 +260,14 @@ describe('plates that must be doubted', () => {
       practice: 'iec',
       supply: { voltage: '380 V', frequency: '50 Hz' },
       plate: {
-        power: '30 hp', voltage: '230/460 V', current: '72/36 A', speed: '1770 rpm', frequency: '60 Hz',
+        power: '30 hp',
+        voltage: '230/460 V',
+        current: '72/36 A',
+        speed: '1770 rpm',
+        frequency: '60 Hz',
         alternate: { frequency: '50 Hz', power: '25 hp', voltage: '190/380 V', current: '74/37 A', speed: '1470 rpm' },
       },
-    }); // prettier-ignore
+    });
     expect(figure(r, 'plate.connectedCurrent')).toBe(37);
     expect(figure(r, 'plate.poles')).toBe(4);
   });

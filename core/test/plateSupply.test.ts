@@ -6,8 +6,23 @@ const on = (practice: CaseText['practice'], voltage: string, frequency: string, 
   solved({ format: 'pilgrim.case/1', practice, supply: { voltage, frequency }, plate });
 const fact = (r: Result, id: string): string => r.facts.find((f) => f.id === id)?.text ?? '';
 
-const us = { power: '30 hp', voltage: '230/460 V', current: '72/36 A', speed: '1770 rpm', frequency: '60 Hz', serviceFactor: 1.15, efficiency: 0.936 } as const; // prettier-ignore
-const eu = { power: '15 kW', voltage: '400/690 V', current: '27.9/16.2 A', speed: '1470 rpm', frequency: '50 Hz', efficiency: 0.921 } as const; // prettier-ignore
+const us = {
+  power: '30 hp',
+  voltage: '230/460 V',
+  current: '72/36 A',
+  speed: '1770 rpm',
+  frequency: '60 Hz',
+  serviceFactor: 1.15,
+  efficiency: 0.936,
+} as const;
+const eu = {
+  power: '15 kW',
+  voltage: '400/690 V',
+  current: '27.9/16.2 A',
+  speed: '1470 rpm',
+  frequency: '50 Hz',
+  efficiency: 0.921,
+} as const;
 
 describe('another frequency, from first principles: same volts per hertz, same flux, torque, current and slip in r/min', () => {
   it('60 Hz on 50 Hz: five sixths of the voltage; synchronous speed 1500; the slip stays 30 r/min', () => {
@@ -43,7 +58,10 @@ describe('another frequency, from first principles: same volts per hertz, same f
     expect(figure(on('north-america', '480 V', '60 Hz', us), 'plate.serviceFactorHere')).toBe(1.15);
   });
   it('the second block is used where it is the one for the supply', () => {
-    const r = on('iec', '380 V', '50 Hz', { ...us, alternate: { frequency: '50 Hz', power: '25 hp', voltage: '190/380 V', current: '74/37 A', speed: '1470 rpm' } }); // prettier-ignore
+    const r = on('iec', '380 V', '50 Hz', {
+      ...us,
+      alternate: { frequency: '50 Hz', power: '25 hp', voltage: '190/380 V', current: '74/37 A', speed: '1470 rpm' },
+    });
     expect(figure(r, 'plate.connectedCurrent')).toBe(37);
     expect(figure(r, 'plate.synchronousSpeed')).toBe(1500);
     expect(r.figures['plate.scaledSpeed']).toBeUndefined();
@@ -95,7 +113,12 @@ describe('a 230 V motor on 208 V', () => {
     expect(figure(r, 'plate.serviceFactorHere')).toBe(1);
   });
   it('a plate that says so gives its own current', () => {
-    const usable = on('north-america', '208 V', '60 Hz', { ...us, voltage: '230 V', current: '72 A', usableAt: { voltage: '208 V', current: '78 A' } }); // prettier-ignore
+    const usable = on('north-america', '208 V', '60 Hz', {
+      ...us,
+      voltage: '230 V',
+      current: '72 A',
+      usableAt: { voltage: '208 V', current: '78 A' },
+    });
     expect(figure(usable, 'plate.currentHere')).toBe(78);
     expect(usable.findings.find((f) => f.id === 'plate.208-on-230')?.text).toContain('Usable at 208 V by its plate');
   });
@@ -151,7 +174,15 @@ describe('worked out from what is stamped', () => {
     expect(b.figures['plate.lockedRotorTorque']?.assumed[0]?.why).toContain('design B');
   });
   it('class, standard frame, table current and codes in words', () => {
-    const r = on('north-america', '480 V', '60 Hz', { ...us, frame: '284T', protection: 'IP55', cooling: 'IC411', mounting: 'F1', duty: 'CONT', insulation: 'F' }); // prettier-ignore
+    const r = on('north-america', '480 V', '60 Hz', {
+      ...us,
+      frame: '284T',
+      protection: 'IP55',
+      cooling: 'IC411',
+      mounting: 'F1',
+      duty: 'CONT',
+      insulation: 'F',
+    });
     expect(fact(r, 'plate.efficiencyClass')).toContain('meets premium (93.6 %)');
     expect(fact(r, 'plate.standardFrame')).toBe('286T for this rating; the plate says 284T');
     expect(figure(r, 'plate.tableCurrent')).toBe(40);
@@ -184,7 +215,13 @@ describe('accepted doubts', () => {
     (f) => f.id === 'plate.current-inconsistent',
   );
   const accept = (values: Record<string, string>): Result =>
-    solved({ format: 'pilgrim.case/1', practice: 'north-america', supply: { voltage: '480 V', frequency: '60 Hz' }, plate: doubted, accepted: [{ finding: 'plate.current-inconsistent', values, reason: 'Measured 54 A at full load' }] }); // prettier-ignore
+    solved({
+      format: 'pilgrim.case/1',
+      practice: 'north-america',
+      supply: { voltage: '480 V', frequency: '60 Hz' },
+      plate: doubted,
+      accepted: [{ finding: 'plate.current-inconsistent', values, reason: 'Measured 54 A at full load' }],
+    });
   const of = (r: Result) => r.findings.find((f) => f.id === 'plate.current-inconsistent');
   it('become notes that carry the reason', () => {
     expect(found?.level).toBe('caution');
@@ -197,7 +234,12 @@ describe('accepted doubts', () => {
     expect(of(accept({ 'plate.current': '72/36 A' }))?.level).toBe('caution');
   });
   it('a stop cannot be accepted away', () => {
-    const r = solved({ format: 'pilgrim.case/1', practice: 'iec', plate: { phases: 1 }, accepted: [{ finding: 'plate.single-phase', reason: 'because' }] }); // prettier-ignore
+    const r = solved({
+      format: 'pilgrim.case/1',
+      practice: 'iec',
+      plate: { phases: 1 },
+      accepted: [{ finding: 'plate.single-phase', reason: 'because' }],
+    });
     expect(r.findings.find((f) => f.id === 'plate.single-phase')?.level).toBe('stop');
   });
 });

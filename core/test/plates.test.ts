@@ -38,7 +38,9 @@ describe.each(sound.map((s) => [s.name, s] as const))('sound: %s', (_, given) =>
     const block = r.figures['plate.ratedSpeed']?.source.title.includes('alternate') ? plate.alternate : plate;
     const hertz = Number.parseFloat(block?.frequency ?? '');
     const rpm = Number.parseFloat(block?.speed ?? '');
-    const power = Number.parseFloat((block?.power ?? '').replace('3/4', '0.75').replace('1 1/2', '1.5')) * (block?.power?.includes('hp') ? horsepower : 1000); // prettier-ignore
+    const power =
+      Number.parseFloat((block?.power ?? '').replace('3/4', '0.75').replace('1 1/2', '1.5')) *
+      (block?.power?.includes('hp') ? horsepower : 1000);
     expect(value('plate.poles')).toBe(reads.poles);
     expect(value('plate.synchronousSpeed')).toBe((120 * hertz) / (reads.poles ?? NaN));
     expect(value('plate.slip')).toBeCloseTo(1 - (rpm * (reads.poles ?? NaN)) / (120 * hertz), 10);
@@ -92,7 +94,16 @@ describe('the generic catalogue, each motor stamped on a plate', () => {
         serviceFactor: m.serviceFactor,
         year: 2018,
       };
-      const r = solved({ format: 'pilgrim.case/1', practice: m.practice, supply: { voltage: iec ? '400 V' : m.voltageText === '575 V' ? '600 V' : '480 V', frequency: `${m.frequency} Hz` }, plate, place: { hazardous: true } }); // prettier-ignore
+      const r = solved({
+        format: 'pilgrim.case/1',
+        practice: m.practice,
+        supply: {
+          voltage: iec ? '400 V' : m.voltageText === '575 V' ? '600 V' : '480 V',
+          frequency: `${m.frequency} Hz`,
+        },
+        plate,
+        place: { hazardous: true },
+      });
       return r.findings.filter((f) => f.doubt).map((f) => `${m.name}: ${f.text}`);
     });
     expect(doubted).toEqual([]);

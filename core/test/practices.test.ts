@@ -420,7 +420,11 @@ describe('enclosures in the words of a plate', () => {
   it.each([
     [{}, ['open', 'enclosed', 'severe-duty', 'washdown'], undefined],
     [{ water: 'drips' }, ['open', 'enclosed', 'severe-duty', 'washdown'], undefined],
-    [{ water: 'drips', mounting: 'wall' }, ['enclosed', 'severe-duty', 'washdown'], 'hung this way drips fall into its openings'],
+    [
+      { water: 'drips', mounting: 'wall' },
+      ['enclosed', 'severe-duty', 'washdown'],
+      'hung this way drips fall into its openings',
+    ],
     [{ mounting: 'wall' }, ['open', 'enclosed', 'severe-duty', 'washdown'], undefined],
     [{ dirt: 'dusty' }, ['enclosed', 'severe-duty', 'washdown'], 'dirt is drawn through the winding'],
     [{ water: 'splash' }, ['enclosed', 'severe-duty', 'washdown'], 'water goes through its openings'],
@@ -434,7 +438,7 @@ describe('enclosures in the words of a plate', () => {
     expect(na.enclosures(needs).value).toEqual(suits);
     expect(practices.enclosureFault('open', needs)).toBe(fault);
     expect(practices.enclosureFault('washdown', needs)).toBeUndefined();
-  }); // prettier-ignore
+  });
 });
 
 describe('drives and sheaves', () => {

@@ -289,7 +289,14 @@ describe('writing: three significant figures and a unit one can read', () => {
     expect(writeExact(0.1, '1')).toBe('0.1');
   });
   it('units have labels, and dimensions their base units', () => {
-    expect((['1', 'kg.m2', 'degC', 'ohm', 'kWh/a', 'rpm'] as UnitId[]).map(unitLabel)).toEqual(['', 'kg·m²', '°C', 'Ω', 'kWh a year', 'rpm']); // prettier-ignore
+    expect((['1', 'kg.m2', 'degC', 'ohm', 'kWh/a', 'rpm'] as UnitId[]).map(unitLabel)).toEqual([
+      '',
+      'kg·m²',
+      '°C',
+      'Ω',
+      'kWh a year',
+      'rpm',
+    ]);
     expect(dimensionOfUnit('N.m')?.label).toBe('torque');
     expect(dimensionOfUnit('J')).toBeUndefined();
     expect(findUnit(dimensions.torque, 'lbf·ft')?.names[0]).toBe('lbf·ft');

@@ -13,8 +13,9 @@ const between = (min: number, max: number, digits = 2): fc.Arbitrary<number> =>
   fc.integer({ min: Math.round(min * 10 ** digits), max: Math.round(max * 10 ** digits) }).map((n) => n / 10 ** digits);
 /** Evenly over the decades, to three figures. */
 const decades = (min: number, max: number): fc.Arbitrary<number> =>
-  fc.integer({ min: Math.round(1000 * Math.log10(min)), max: Math.round(1000 * Math.log10(max)) })
-    .map((n) => Number((10 ** (n / 1000)).toPrecision(3))); // prettier-ignore
+  fc
+    .integer({ min: Math.round(1000 * Math.log10(min)), max: Math.round(1000 * Math.log10(max)) })
+    .map((n) => Number((10 ** (n / 1000)).toPrecision(3)));
 const text = (arb: fc.Arbitrary<number>, unit: string): fc.Arbitrary<string> => arb.map((n) => `${n} ${unit}`);
 const one = fc.constantFrom;
 
@@ -29,24 +30,61 @@ function likely(practice: CaseText['practice']): fc.Arbitrary<CaseText> {
     unbalance: some(between(0, 0.03, 3)),
     source: some(
       fc.oneof(
-        fc.record({ kind: one('transformer' as const), rating: text(decades(30, 2500), 'kVA'), impedance: between(0.02, 0.08, 3) }),
-        fc.record({ kind: one('generator' as const), rating: text(decades(20, 1500), 'kVA'), subtransientReactance: between(0.1, 0.25) }),
+        fc.record({
+          kind: one('transformer' as const),
+          rating: text(decades(30, 2500), 'kVA'),
+          impedance: between(0.02, 0.08, 3),
+        }),
+        fc.record({
+          kind: one('generator' as const),
+          rating: text(decades(20, 1500), 'kVA'),
+          subtransientReactance: between(0.1, 0.25),
+        }),
         fc.record({ kind: one('fault-level' as const), current: text(decades(500, 50000), 'A') }),
         fc.record({ kind: one('stiff' as const) }),
       ),
     ),
-  }); // prettier-ignore
+  });
   const kw = decades(0.4, 250);
   const rpm = text(decades(12, 3500), 'rpm');
   const demand = fc.oneof(
     { weight: 5, arbitrary: fc.record({ kind: one('power' as const), power: text(kw, 'kW'), speed: some(rpm, 4) }) },
     fc.record({ kind: one('torque' as const), torque: text(decades(1, 20000), 'N·m'), speed: some(rpm, 4) }),
-    fc.record({ kind: one('pull' as const), force: text(decades(50, 20000), 'N'), radius: text(between(0.05, 0.6), 'm'), speed: some(rpm, 4) }),
-    fc.record({ kind: one('pump' as const), flow: text(decades(5, 800), 'm³/h'), head: text(decades(3, 120), 'm'), efficiency: some(between(0.4, 0.85)), speed: some(rpm) }),
-    fc.record({ kind: one('fan' as const), flow: text(decades(500, 90000), 'm³/h'), pressure: text(decades(80, 6000), 'Pa'), efficiency: some(between(0.4, 0.85)), speed: some(rpm) }),
-    fc.record({ kind: one('conveyor' as const), massFlow: text(decades(5, 800), 't/h'), length: text(decades(5, 200), 'm'), lift: some(text(between(0, 30, 0), 'm')), speed: text(between(0.3, 3), 'm/s'), drumDiameter: text(between(0.2, 1), 'm') }),
-    fc.record({ kind: one('hoist' as const), mass: text(decades(100, 8000), 'kg'), speed: text(between(0.05, 1), 'm/s'), drumDiameter: text(between(0.2, 1), 'm') }),
-  ); // prettier-ignore
+    fc.record({
+      kind: one('pull' as const),
+      force: text(decades(50, 20000), 'N'),
+      radius: text(between(0.05, 0.6), 'm'),
+      speed: some(rpm, 4),
+    }),
+    fc.record({
+      kind: one('pump' as const),
+      flow: text(decades(5, 800), 'm³/h'),
+      head: text(decades(3, 120), 'm'),
+      efficiency: some(between(0.4, 0.85)),
+      speed: some(rpm),
+    }),
+    fc.record({
+      kind: one('fan' as const),
+      flow: text(decades(500, 90000), 'm³/h'),
+      pressure: text(decades(80, 6000), 'Pa'),
+      efficiency: some(between(0.4, 0.85)),
+      speed: some(rpm),
+    }),
+    fc.record({
+      kind: one('conveyor' as const),
+      massFlow: text(decades(5, 800), 't/h'),
+      length: text(decades(5, 200), 'm'),
+      lift: some(text(between(0, 30, 0), 'm')),
+      speed: text(between(0.3, 3), 'm/s'),
+      drumDiameter: text(between(0.2, 1), 'm'),
+    }),
+    fc.record({
+      kind: one('hoist' as const),
+      mass: text(decades(100, 8000), 'kg'),
+      speed: text(between(0.05, 1), 'm/s'),
+      drumDiameter: text(between(0.2, 1), 'm'),
+    }),
+  );
   const train = fc.record({
     kind: one('direct', 'belt', 'gearbox', 'chain'),
     ratio: some(decades(0.5, 60), 4),
@@ -54,7 +92,24 @@ function likely(practice: CaseText['practice']): fc.Arbitrary<CaseText> {
     sheave: some(text(between(60, 400, 0), 'mm')),
   });
   const load = fc.record({
-    machine: one('conveyor', 'screw-conveyor', 'bucket-elevator', 'hoist', 'centrifugal-pump', 'deep-well-pump', 'displacement-pump', 'centrifugal-fan', 'blower', 'compressor', 'mixer', 'crusher', 'mill', 'machine-tool', 'winder', 'other'),
+    machine: one(
+      'conveyor',
+      'screw-conveyor',
+      'bucket-elevator',
+      'hoist',
+      'centrifugal-pump',
+      'deep-well-pump',
+      'displacement-pump',
+      'centrifugal-fan',
+      'blower',
+      'compressor',
+      'mixer',
+      'crusher',
+      'mill',
+      'machine-tool',
+      'winder',
+      'other',
+    ),
     shape: some(one('constant', 'linear', 'quadratic', 'constant-power'), 1),
     breakaway: some(between(0, 2), 1),
     demand,
@@ -63,8 +118,14 @@ function likely(practice: CaseText['practice']): fc.Arbitrary<CaseText> {
     startsPerHour: some(between(0, 20, 0), 1),
     maxStartTime: some(text(between(1, 40, 0), 's'), 1),
     overload: some(fc.record({ ratio: between(1, 2.2) }), 1),
-    cycle: some(fc.array(fc.record({ duration: text(between(5, 900, 0), 's'), ratio: between(0, 1.6) }), { minLength: 1, maxLength: 4 }), 1),
-  }); // prettier-ignore
+    cycle: some(
+      fc.array(fc.record({ duration: text(between(5, 900, 0), 's'), ratio: between(0, 1.6) }), {
+        minLength: 1,
+        maxLength: 4,
+      }),
+      1,
+    ),
+  });
   const place = fc.record({
     ambient: some(text(between(-10, 60, 0), 'degC')),
     driveAmbient: some(text(between(5, 50, 0), 'degC'), 1),
@@ -80,10 +141,12 @@ function likely(practice: CaseText['practice']): fc.Arbitrary<CaseText> {
     need: one('fixed' as const, 'fixed' as const, 'variable' as const),
     min: some(between(0.05, 0.9)),
     max: some(between(0.9, 1.3)),
-    profile: some(fc.array(fc.record({ hours: between(1, 2000, 0), flow: between(0.2, 1) }), { minLength: 1, maxLength: 4 })),
+    profile: some(
+      fc.array(fc.record({ hours: between(1, 2000, 0), flow: between(0.2, 1) }), { minLength: 1, maxLength: 4 }),
+    ),
     control: some(one('none', 'outlet-damper', 'inlet-vane', 'throttle-valve', 'bypass', 'on-off')),
     staticFraction: some(between(0, 0.9)),
-  }); // prettier-ignore
+  });
   const money = fc.record({
     currency: fc.constant('EUR'),
     energyPrice: some(between(0.04, 0.5)),
@@ -102,21 +165,38 @@ function likely(practice: CaseText['practice']): fc.Arbitrary<CaseText> {
     conductorBasis: some(one('table' as const, 'plate' as const)),
     driveAltitude: some(one('current' as const, 'temperature' as const)),
     maxDip: some(between(0.03, 0.3)),
-    ranking: some(one('life-cycle' as const, 'price' as const, 'efficiency' as const, 'shelf' as const, 'margin' as const)),
-  }); // prettier-ignore
+    ranking: some(
+      one('life-cycle' as const, 'price' as const, 'efficiency' as const, 'shelf' as const, 'margin' as const),
+    ),
+  });
   return fc.record({
     format: fc.constant('pilgrim.case/1' as const),
     practice: fc.constant(practice),
     rules: some(rules, 1),
     plate: some(likelyPlate(us), 2),
-    history: some(fc.record({ causes: fc.subarray(['overheated', 'phase-burnt', 'drive-end-bearing', 'fluted-race', 'water', 'dust', 'shaft-broken', 'insulation-punctured', 'unknown'] as const) }), 1),
+    history: some(
+      fc.record({
+        causes: fc.subarray([
+          'overheated',
+          'phase-burnt',
+          'drive-end-bearing',
+          'fluted-race',
+          'water',
+          'dust',
+          'shaft-broken',
+          'insulation-punctured',
+          'unknown',
+        ] as const),
+      }),
+      1,
+    ),
     supply: some(supply, 9),
     load: some(load, 9),
     place: some(place, 5),
     speed: some(speed, 5),
     money: some(money),
     method: some(one('direct', 'star-delta', 'autotransformer', 'primary-reactor', 'soft-starter', 'drive'), 1),
-  }); // prettier-ignore
+  });
 }
 
 function likelyPlate(us: boolean): fc.Arbitrary<CaseText['plate']> {
@@ -128,7 +208,11 @@ function likelyPlate(us: boolean): fc.Arbitrary<CaseText['plate']> {
       rating: one(...ratings),
       poles: one(2, 4, 4, 4, 6, 8),
       slip: between(0.005, 0.045, 3),
-      frame: some(us ? one('145T', '184T', '256T', '286T', '286TS', '326T', '405T', '445T', '256TC', '184JM', '256TZ') : one('90L', '112M', '132S', '160L', '200L', '280S')),
+      frame: some(
+        us
+          ? one('145T', '184T', '256T', '286T', '286TS', '326T', '405T', '445T', '256TC', '184JM', '256TZ')
+          : one('90L', '112M', '132S', '160L', '200L', '280S'),
+      ),
       enclosure: some(us ? one('TEFC', 'ODP', 'TENV', 'XP', 'washdown') : one('IP55', 'IP23', 'IP66')),
       serviceFactor: some(one(1, 1.15, 1.25)),
       letter: some(one('F', 'G', 'H', 'K')),
@@ -151,7 +235,7 @@ function likelyPlate(us: boolean): fc.Arbitrary<CaseText['plate']> {
         ...rest,
         ...(us ? { codeLetter: letter } : {}),
       };
-    }); // prettier-ignore
+    });
 }
 
 /** What a JSON Schema says of one value, as far as it is read here. */
@@ -175,7 +259,9 @@ interface Node {
   readonly propertyNames?: Node;
 }
 
-/** Anything the schema of a case admits or nearly admits, its numbers and quantities as extreme as text can make them. */
+/**
+ * Anything the schema of a case admits or nearly admits, its numbers and quantities as extreme as text can make them.
+ */
 export const extremeCase = (): fc.Arbitrary<unknown> =>
   fromNode(z.toJSONSchema(caseSchema, { io: 'input', unrepresentable: 'any' }) as Node);
 
@@ -219,23 +305,39 @@ function fromNode(node: Node): fc.Arbitrary<unknown> {
 function numberOf({ minimum, maximum, exclusiveMinimum, exclusiveMaximum, type }: Node): fc.Arbitrary<number> {
   const low = minimum ?? exclusiveMinimum ?? -1e12;
   const high = maximum ?? exclusiveMaximum ?? 1e12;
-  const ends = [minimum, maximum, exclusiveMinimum === undefined ? undefined : low + 5e-324, low + 1e-12 * Math.max(1, Math.abs(low))];
+  const ends = [
+    minimum,
+    maximum,
+    exclusiveMinimum === undefined ? undefined : low + 5e-324,
+    low + 1e-12 * Math.max(1, Math.abs(low)),
+  ];
   const whole = [...ends, ...sizes, 0].filter((x) => x !== undefined).filter((x) => x >= low && x <= high);
   const values = type === 'integer' ? whole.filter((x) => Number.isInteger(x)) : whole;
-  const inside = type === 'integer' ? fc.integer({ min: Math.max(low, -1e6), max: Math.min(high, 1e6) }) : fc.double({ min: Math.max(low, -1e6), max: Math.min(high, 1e6), noNaN: true });
+  const inside =
+    type === 'integer'
+      ? fc.integer({ min: Math.max(low, -1e6), max: Math.min(high, 1e6) })
+      : fc.double({ min: Math.max(low, -1e6), max: Math.min(high, 1e6), noNaN: true });
   return values.length === 0 ? inside : fc.oneof(inside, one(...values));
-} // prettier-ignore
+}
 
 function stringOf({ description, pattern }: Node): fc.Arbitrary<string> {
   const spec = specs.find((s) => description?.startsWith(`${s.label},`) || description?.startsWith(`${s.label} as`));
   if (spec) {
     const unit = one(...spec.units.map((u) => u.names[0]));
     const size = fc.oneof(one(...sizes), decades(1e-3, 1e6));
-    const signed = /temperature/.test(spec.label) ? fc.oneof(size, size.map((x) => -x)) : size;
+    const signed = /temperature/.test(spec.label)
+      ? fc.oneof(
+          size,
+          size.map((x) => -x),
+        )
+      : size;
     const single = fc.tuple(signed, unit).map(([n, u]) => `${n} ${u}`);
     if (!description?.includes('as stamped')) return single;
-    return fc.oneof(single, fc.tuple(size, size, unit).map(([a, b, u]) => `${a}/${b} ${u}`));
-  } // prettier-ignore
+    return fc.oneof(
+      single,
+      fc.tuple(size, size, unit).map(([a, b, u]) => `${a}/${b} ${u}`),
+    );
+  }
   if (pattern?.includes('\\d{4}')) return one('2019', '2021-03', '1999-12');
   if (pattern?.includes('A-HJ')) return one('A', 'G', 'V');
   return one('', 'x', 'F', 'TEFC', 'IP55', '286T', '132S', 'S1', '6311', 'XP', 'continuous', '15 min', 'premium');

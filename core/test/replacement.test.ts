@@ -3,11 +3,31 @@ import type { CaseText, Result } from '@pilgrim/core';
 import { conveyor, figure, findingIds, solved } from './cases';
 
 type Plate = NonNullable<CaseText['plate']>;
-const old: Plate = { power: '10 hp', voltage: '230/460 V', current: '25/12.5 A', speed: '1750 rpm', frequency: '60 Hz', frame: '215T', enclosure: 'TEFC', serviceFactor: 1.15, codeLetter: 'H', designLetter: 'B', insulation: 'F', efficiency: 0.895, bearings: { driveEnd: '6308' } }; // prettier-ignore
+const old: Plate = {
+  power: '10 hp',
+  voltage: '230/460 V',
+  current: '25/12.5 A',
+  speed: '1750 rpm',
+  frequency: '60 Hz',
+  frame: '215T',
+  enclosure: 'TEFC',
+  serviceFactor: 1.15,
+  codeLetter: 'H',
+  designLetter: 'B',
+  insulation: 'F',
+  efficiency: 0.895,
+  bearings: { driveEnd: '6308' },
+};
 
 /** The old plate against a second one, on an invented machine. */
 const against = (change: Plate, oldChange: Plate = {}, rest: Partial<CaseText> = {}): Result =>
-  solved({ ...conveyor, load: undefined, ...rest, plate: { ...old, ...oldChange }, replacement: { plate: { ...old, ...change } } }); // prettier-ignore
+  solved({
+    ...conveyor,
+    load: undefined,
+    ...rest,
+    plate: { ...old, ...oldChange },
+    replacement: { plate: { ...old, ...change } },
+  });
 const line = (r: Result, item: string) => {
   const found = r.replacement?.lines.find((l) => l.item === item);
   if (!found) expect.fail(`no line ${item}: ${r.replacement?.lines.map((l) => l.item).join(', ')}`);
@@ -77,7 +97,10 @@ describe('Replacement, line by line', () => {
   });
   it('a roller bearing stays a roller bearing under a belt', () => {
     const belt = { load: { ...conveyor.load, train: { kind: 'belt' as const, ratio: 2 } } };
-    expect(line(against({ bearings: { driveEnd: '6310' } }, { bearings: { driveEnd: 'NU310' } }, belt), 'drive-end bearing').likeness).toBe('impossible'); // prettier-ignore
+    expect(
+      line(against({ bearings: { driveEnd: '6310' } }, { bearings: { driveEnd: 'NU310' } }, belt), 'drive-end bearing')
+        .likeness,
+    ).toBe('impossible');
   });
   it('efficiency is compared by the guaranteed minimum', () => {
     const l = line(against({ efficiency: 0.917, efficiencyMinimum: 0.89 }), 'efficiency');
@@ -99,7 +122,10 @@ describe('The faster motor', () => {
     against(
       { speed: newSpeed },
       {},
-      { load: { machine: 'centrifugal-fan', demand: { kind: 'power', power: '10 hp', speed: '1750 rpm' } }, speed: { need: 'fixed' } }, // prettier-ignore
+      {
+        load: { machine: 'centrifugal-fan', demand: { kind: 'power', power: '10 hp', speed: '1750 rpm' } },
+        speed: { need: 'fixed' },
+      },
     );
   it('a fan takes the cube of the speed it settles at (affinity law)', () => {
     const r = fan('1770 rpm');

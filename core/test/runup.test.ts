@@ -3,7 +3,23 @@ import { Solver } from 'odex';
 import { describe, expect, it } from 'vitest';
 import { physics } from '@pilgrim/core';
 
-const { answerLength, at, breakdown, curveOf, frictionAt, grid, gridLength, Network, onLine, reducedHookup, runOnDrive, runUp, simulate, solveAt, startTorqueAt } = physics; // prettier-ignore
+const {
+  answerLength,
+  at,
+  breakdown,
+  curveOf,
+  frictionAt,
+  grid,
+  gridLength,
+  Network,
+  onLine,
+  reducedHookup,
+  runOnDrive,
+  runUp,
+  simulate,
+  solveAt,
+  startTorqueAt,
+} = physics;
 type Circuit = physics.Circuit;
 type Feed = physics.Feed;
 type StartLoad = physics.StartLoad;
@@ -12,21 +28,79 @@ type AnyPlan = physics.AnyPlan;
 const within = (actual: number, wanted: number, share: number): void =>
   expect(Math.abs(actual / wanted - 1), `${actual} against ${wanted}`).toBeLessThan(share);
 
-/** 500 hp of a textbook (Krause, Wasynczuk and Sudhoff, table 4.10-1, from memory), with iron and friction of our own. */
-const big: Circuit = { poles: 4, voltage: 2300, frequency: 60, statorResistance: 0.262, statorReactance: 1.206, rotorResistance: 0.187, rotorReactance: 1.206, magnetisingReactance: 54.02, coreLoss: 4000, frictionLoss: 3000, ratedSpeed: 1773 }; // prettier-ignore
+/**
+ * 500 hp of a textbook (Krause, Wasynczuk and Sudhoff, table 4.10-1, from memory), with iron and friction of our own.
+ */
+const big: Circuit = {
+  poles: 4,
+  voltage: 2300,
+  frequency: 60,
+  statorResistance: 0.262,
+  statorReactance: 1.206,
+  rotorResistance: 0.187,
+  rotorReactance: 1.206,
+  magnetisingReactance: 54.02,
+  coreLoss: 4000,
+  frictionLoss: 3000,
+  ratedSpeed: 1773,
+};
 /** 25 hp of a textbook, a second cage added. */
-const twoCages: Circuit = { poles: 4, voltage: 460, frequency: 60, statorResistance: 0.641, statorReactance: 1.106, rotorResistance: 0.42, rotorReactance: 1.9, magnetisingReactance: 26.3, coreLoss: 200, frictionLoss: 300, ratedSpeed: 1760, cage2: { resistance: 1.6, reactance: 0.55 } }; // prettier-ignore
+const twoCages: Circuit = {
+  poles: 4,
+  voltage: 460,
+  frequency: 60,
+  statorResistance: 0.641,
+  statorReactance: 1.106,
+  rotorResistance: 0.42,
+  rotorReactance: 1.9,
+  magnetisingReactance: 26.3,
+  coreLoss: 200,
+  frictionLoss: 300,
+  ratedSpeed: 1760,
+  cage2: { resistance: 1.6, reactance: 0.55 },
+};
 
-const stiff = (c: Circuit): Feed => ({ voltage: c.voltage, frequency: c.frequency, resistance: 0, reactance: 0, cable: { resistance: 0, reactance: 0 } }); // prettier-ignore
+const stiff = (c: Circuit): Feed => ({
+  voltage: c.voltage,
+  frequency: c.frequency,
+  resistance: 0,
+  reactance: 0,
+  cable: { resistance: 0, reactance: 0 },
+});
 const none: StartLoad = { torque: 0, speed: 1780, shape: { kind: 'constant' }, startRatio: 1, breakaway: 0 };
-const fan = (torque: number): StartLoad => ({ torque, speed: 1780, shape: { kind: 'quadratic' }, startRatio: 1, breakaway: 0.15 * torque }); // prettier-ignore
-const spec = (c: Circuit, load: StartLoad, inertia: number) => ({ circuit: c, feed: stiff(c), inertia, load, stallTime: 12, plan: { method: 'direct' } as const }); // prettier-ignore
+const fan = (torque: number): StartLoad => ({
+  torque,
+  speed: 1780,
+  shape: { kind: 'quadratic' },
+  startRatio: 1,
+  breakaway: 0.15 * torque,
+});
+const spec = (c: Circuit, load: StartLoad, inertia: number) => ({
+  circuit: c,
+  feed: stiff(c),
+  inertia,
+  load,
+  stallTime: 12,
+  plan: { method: 'direct' } as const,
+});
 
 describe('analytic solutions', () => {
   it('a linear machine (torque with slip): speed is ωₛ(1 − e^(−kt/Jωₛ)), and 95 % stands at ln 20 time constants', () => {
     // Rotor resistance alone: T = 3 E² s ÷ (ωₛ R).
     const R = 2;
-    const linear: Circuit = { poles: 4, voltage: 400, frequency: 50, statorResistance: 0, statorReactance: 0, rotorResistance: R, rotorReactance: 0, magnetisingReactance: 1e9, coreLoss: 0, frictionLoss: 0, ratedSpeed: 1450 }; // prettier-ignore
+    const linear: Circuit = {
+      poles: 4,
+      voltage: 400,
+      frequency: 50,
+      statorResistance: 0,
+      statorReactance: 0,
+      rotorResistance: R,
+      rotorReactance: 0,
+      magnetisingReactance: 1e9,
+      coreLoss: 0,
+      frictionLoss: 0,
+      ratedSpeed: 1450,
+    };
     const ws = 50 * Math.PI;
     const k = (400 * 400) / (ws * R);
     const J = 0.8;
@@ -38,18 +112,30 @@ describe('analytic solutions', () => {
     // And half of what came in went into the rotor.
     within(run.energy.rotor, run.energy.kinetic, 0.01);
   });
-  it('constant torque: t = J Δω ÷ (T − T_L), by a soft starter that holds twice rated torque, and by a drive at its limit', () => {
-    const load = { ...none, torque: 500, breakaway: 500 };
-    const held = { method: 'soft-starter', limit: Infinity, ramp: 'torque', from: 2, time: 1e4, kick: undefined, ratedTorque: 400 } as const; // prettier-ignore
-    const run = runUp({ ...spec({ ...big, frictionLoss: 0 }, load, 20), plan: held, horizon: 200, traced: true });
-    const trace = run.trace ?? expect.fail();
-    const i = trace.speed.findIndex((n) => n > 900);
-    within(trace.time[i] ?? NaN, (20 * ((trace.speed[i] ?? NaN) * Math.PI)) / 30 / (800 - 500), 0.001);
-    const plan = { method: 'drive', ramp: 0.2, limit: 100, speed: 900, control: 'vector', boost: 0 } as const;
-    const able = physics.driveTorqueAt({ ...big, frictionLoss: 0 }, plan, 0);
-    const driven = runOnDrive({ ...spec({ ...big, frictionLoss: 0 }, load, 20), plan });
-    within(driven.time ?? NaN, (20 * (0.95 * 900 * Math.PI)) / 30 / (able - 500), 0.01);
-  });
+  it(
+    'constant torque: t = J Δω ÷ (T − T_L), by a soft starter that ' +
+      'holds twice rated torque, and by a drive at its limit',
+    () => {
+      const load = { ...none, torque: 500, breakaway: 500 };
+      const held = {
+        method: 'soft-starter',
+        limit: Infinity,
+        ramp: 'torque',
+        from: 2,
+        time: 1e4,
+        kick: undefined,
+        ratedTorque: 400,
+      } as const;
+      const run = runUp({ ...spec({ ...big, frictionLoss: 0 }, load, 20), plan: held, horizon: 200, traced: true });
+      const trace = run.trace ?? expect.fail();
+      const i = trace.speed.findIndex((n) => n > 900);
+      within(trace.time[i] ?? NaN, (20 * ((trace.speed[i] ?? NaN) * Math.PI)) / 30 / (800 - 500), 0.001);
+      const plan = { method: 'drive', ramp: 0.2, limit: 100, speed: 900, control: 'vector', boost: 0 } as const;
+      const able = physics.driveTorqueAt({ ...big, frictionLoss: 0 }, plan, 0);
+      const driven = runOnDrive({ ...spec({ ...big, frictionLoss: 0 }, load, 20), plan });
+      within(driven.time ?? NaN, (20 * (0.95 * 900 * Math.PI)) / 30 / (able - 500), 0.01);
+    },
+  );
   it('unloaded, the rotor’s heat of a direct start is the kinetic energy, whatever the machine', () => {
     for (const c of [big, twoCages]) {
       const run = runUp(spec({ ...c, frictionLoss: 0 }, none, 4));
@@ -70,7 +156,14 @@ describe('against a general ODE package (odex 2.0.4) on the same equations', () 
       const friction = frictionAt(c, n);
       const resisting = startTorqueAt(load, n) + (w > 1e-9 ? friction / w : 0);
       const torque = out[at.torque] ?? 0;
-      return [(torque - resisting) / J, out[at.input] ?? 0, out[at.statorLoss] ?? 0, (out[at.airGap] ?? 0) - torque * w, startTorqueAt(load, n) * w, (out[at.current] ?? 0) ** 2]; // prettier-ignore
+      return [
+        (torque - resisting) / J,
+        out[at.input] ?? 0,
+        out[at.statorLoss] ?? 0,
+        (out[at.airGap] ?? 0) - torque * w,
+        startTorqueAt(load, n) * w,
+        (out[at.current] ?? 0) ** 2,
+      ];
     };
   };
   it.each([
@@ -124,13 +217,19 @@ const plans = (rated: number, torque: number): readonly AnyPlan[] => [
 ]; // prettier-ignore
 
 describe('energy', () => {
-  it.each(plans(105, 2000).map((p) => [`${p.method} ${'ramp' in p ? String(p.ramp) : ''}`, p] as const))('%s: what comes in is heat, work and motion, within 0.1 %%', (_, plan) => {
-    const feed: Feed = { ...stiff(big), reactance: 0.3, cable: { resistance: 0.02, reactance: 0.02 } };
-    const run = simulate({ ...spec(big, fan(900), 40), feed, ratedCurrent: 105, ratedTorque: 2000, permitted: Infinity }, plan);
-    const e = run.energy;
-    expect(run.outcome).toBe('running');
-    within(e.stator + e.rotor + e.core + e.friction + e.load + e.kinetic, e.input, 0.001);
-  }); // prettier-ignore
+  it.each(plans(105, 2000).map((p) => [`${p.method} ${'ramp' in p ? String(p.ramp) : ''}`, p] as const))(
+    '%s: what comes in is heat, work and motion, within 0.1 %%',
+    (_, plan) => {
+      const feed: Feed = { ...stiff(big), reactance: 0.3, cable: { resistance: 0.02, reactance: 0.02 } };
+      const run = simulate(
+        { ...spec(big, fan(900), 40), feed, ratedCurrent: 105, ratedTorque: 2000, permitted: Infinity },
+        plan,
+      );
+      const e = run.energy;
+      expect(run.outcome).toBe('running');
+      within(e.stator + e.rotor + e.core + e.friction + e.load + e.kinetic, e.input, 0.001);
+    },
+  );
 });
 
 describe('reduced voltage on the same circuit (theory)', () => {
@@ -145,22 +244,26 @@ describe('reduced voltage on the same circuit (theory)', () => {
     return { line: out[grid.line] ?? NaN, motor: out[grid.motor] ?? NaN, torque: out[grid.torque] ?? NaN };
   };
   const star = { method: 'star-delta', changeover: { at: 'speed', share: 0.9 }, pause: 0 } as const;
-  const tapped = (tap: number) => ({ method: 'autotransformer', tap, changeover: { at: 'speed', share: 0.8 } }) as const; // prettier-ignore
+  const tapped = (tap: number) =>
+    ({ method: 'autotransformer', tap, changeover: { at: 'speed', share: 0.8 } }) as const;
 
-  it.each([big, twoCages].map((c) => [c.voltage, c] as const))('%i V: star a third of current and torque, a tap k² of both, at every speed', (_, c) => {
-    for (const n of [0, 400, 900, 1500, 1750]) {
-      const direct = still({ method: 'direct' }, stiff(c), c, n);
-      const inStar = still(star, stiff(c), c, n);
-      within(inStar.line * 3, direct.line, 0.005);
-      within(inStar.torque * 3, direct.torque, 0.005);
-      for (const k of [0.5, 0.65, 0.8]) {
-        const tap = still(tapped(k), stiff(c), c, n);
-        within(tap.line, k * k * direct.line, 0.005);
-        within(tap.motor, k * direct.line, 0.005);
-        within(tap.torque, k * k * direct.torque, 0.005);
+  it.each([big, twoCages].map((c) => [c.voltage, c] as const))(
+    '%i V: star a third of current and torque, a tap k² of both, at every speed',
+    (_, c) => {
+      for (const n of [0, 400, 900, 1500, 1750]) {
+        const direct = still({ method: 'direct' }, stiff(c), c, n);
+        const inStar = still(star, stiff(c), c, n);
+        within(inStar.line * 3, direct.line, 0.005);
+        within(inStar.torque * 3, direct.torque, 0.005);
+        for (const k of [0.5, 0.65, 0.8]) {
+          const tap = still(tapped(k), stiff(c), c, n);
+          within(tap.line, k * k * direct.line, 0.005);
+          within(tap.motor, k * direct.line, 0.005);
+          within(tap.torque, k * k * direct.torque, 0.005);
+        }
       }
-    }
-  }); // prettier-ignore
+    },
+  );
   it('a soft starter’s torque goes with the square of its current', () => {
     const out = new Float64Array(gridLength);
     const net = new Network(big, stiff(big));
@@ -203,7 +306,21 @@ describe('reduced voltage on the same circuit (theory)', () => {
 
 describe('a start', () => {
   it('crawls where the load crosses the motor’s torque in star, and says at which speed', () => {
-    const load = { ...none, torque: 1500, breakaway: 100, shape: { kind: 'points', points: [[0, 0.05], [0.35, 0.1], [0.5, 0.9], [1, 0.9]] } as const, speed: 1780 }; // prettier-ignore
+    const load = {
+      ...none,
+      torque: 1500,
+      breakaway: 100,
+      shape: {
+        kind: 'points',
+        points: [
+          [0, 0.05],
+          [0.35, 0.1],
+          [0.5, 0.9],
+          [1, 0.9],
+        ],
+      } as const,
+      speed: 1780,
+    };
     const plan = { method: 'star-delta', changeover: { at: 'speed', share: 0.85 }, pause: 0.05 } as const;
     const run = runUp({ ...spec(big, load, 20), plan });
     expect(run.outcome).toBe('crawling');
@@ -231,28 +348,40 @@ describe('a start', () => {
     within(two.rotorHeat, 2 * one.rotorHeat, 0.005);
   });
   it('a soft starter holds its limit until the motor takes less', () => {
-    const plan = { method: 'soft-starter', limit: 350, ramp: 'none', from: 1, time: 0, kick: undefined, ratedTorque: 2000 } as const; // prettier-ignore
+    const plan = {
+      method: 'soft-starter',
+      limit: 350,
+      ramp: 'none',
+      from: 1,
+      time: 0,
+      kick: undefined,
+      ratedTorque: 2000,
+    } as const;
     const run = runUp({ ...spec(big, fan(1500), 30), plan, traced: true });
     within(run.peakLine, 350, 1e-6);
     expect(run.events.map((e) => e.what)).toContain('limit-left');
   });
-  it('a generator dips by its subtransient reactance at first, by more as the transient one takes over, and comes back', () => {
-    const generator = { transientReactance: 1.5, recovery: 0.5 };
-    const feed: Feed = { ...stiff(big), reactance: 1, generator };
-    const run = runUp({ ...spec(big, fan(1500), 30), feed, traced: true });
-    const trace = run.trace ?? expect.fail();
-    const first = runUp({ ...spec(big, fan(1500), 30), feed: { ...stiff(big), reactance: 1 }, traced: true });
-    within(trace.bus[0] ?? NaN, first.trace?.bus[0] ?? NaN, 1e-9);
-    expect(run.dip).toBeGreaterThan(first.dip);
-    expect(Math.min(...trace.bus)).toBeLessThan(trace.bus[0] ?? 0);
-    expect(trace.bus.at(-1)).toBeGreaterThan(0.95 * 2300);
-  });
+  it(
+    'a generator dips by its subtransient reactance at first, by more ' +
+      'as the transient one takes over, and comes back',
+    () => {
+      const generator = { transientReactance: 1.5, recovery: 0.5 };
+      const feed: Feed = { ...stiff(big), reactance: 1, generator };
+      const run = runUp({ ...spec(big, fan(1500), 30), feed, traced: true });
+      const trace = run.trace ?? expect.fail();
+      const first = runUp({ ...spec(big, fan(1500), 30), feed: { ...stiff(big), reactance: 1 }, traced: true });
+      within(trace.bus[0] ?? NaN, first.trace?.bus[0] ?? NaN, 1e-9);
+      expect(run.dip).toBeGreaterThan(first.dip);
+      expect(Math.min(...trace.bus)).toBeLessThan(trace.bus[0] ?? 0);
+      expect(trace.bus.at(-1)).toBeGreaterThan(0.95 * 2300);
+    },
+  );
   it('reached, the final speed is where motor and load meet', () => {
     const run = runUp(spec(big, fan(1800), 30));
     const out = new Float64Array(answerLength);
     const n = run.finalSpeed ?? NaN;
     solveAt(big, 2300, 60, 1 - n / 1800, out);
-    expect(out[at.torque] ?? NaN).toBeCloseTo(startTorqueAt(fan(1800), n) + (frictionAt(big, n) * 30) / Math.PI / n, 3); // prettier-ignore
+    expect(out[at.torque] ?? NaN).toBeCloseTo(startTorqueAt(fan(1800), n) + (frictionAt(big, n) * 30) / Math.PI / n, 3);
   });
 });
 
@@ -260,7 +389,20 @@ describe('a start', () => {
 const breakdownless = (c: Circuit): number => physics.torqueAt(c, c.voltage, c.frequency, 1);
 
 describe('no input that a case can hold makes a NaN or an endless start', () => {
-  const shapes = fc.constantFrom<physics.LoadShape>({ kind: 'constant' }, { kind: 'linear' }, { kind: 'quadratic' }, { kind: 'constant-power' }, { kind: 'points', points: [[0, 2], [0.5, 0.1], [1, 1]] }); // prettier-ignore
+  const shapes = fc.constantFrom<physics.LoadShape>(
+    { kind: 'constant' },
+    { kind: 'linear' },
+    { kind: 'quadratic' },
+    { kind: 'constant-power' },
+    {
+      kind: 'points',
+      points: [
+        [0, 2],
+        [0.5, 0.1],
+        [1, 1],
+      ],
+    },
+  );
   it('extreme inertia, no load, reversed load, one percent of voltage, weak supplies', () => {
     fc.assert(
       fc.property(
@@ -275,11 +417,38 @@ describe('no input that a case can hold makes a NaN or an endless start', () => 
         (c, magnitude, share, volts, reactance, shape, which, generator) => {
           const T = physics.ratedTorqueOf(c);
           const I = physics.pointAt(c, c.voltage, c.frequency, 1 - c.ratedSpeed / 1800).current;
-          const load: StartLoad = { torque: share * T, speed: 1780, shape, startRatio: 1, breakaway: Math.max(0, 1.3 * share * T) }; // prettier-ignore
-          const feed: Feed = { ...stiff(c), voltage: volts * c.voltage, reactance, ...(generator ? { generator: { transientReactance: 1.5 * reactance, recovery: 0.5 } } : {}) }; // prettier-ignore
+          const load: StartLoad = {
+            torque: share * T,
+            speed: 1780,
+            shape,
+            startRatio: 1,
+            breakaway: Math.max(0, 1.3 * share * T),
+          };
+          const feed: Feed = {
+            ...stiff(c),
+            voltage: volts * c.voltage,
+            reactance,
+            ...(generator ? { generator: { transientReactance: 1.5 * reactance, recovery: 0.5 } } : {}),
+          };
           const plan = plans(I, T)[which] ?? { method: 'direct' };
-          const run = simulate({ ...spec(c, load, 10 ** magnitude), feed, ratedCurrent: I, ratedTorque: T, permitted: Infinity }, plan); // prettier-ignore
-          const numbers = [run.speed, run.peakLine, run.peakMotor, run.dip, run.terminalDip, run.margin, run.statorHeat, run.rotorHeat, run.jolt, ...Object.values(run.energy), run.time ?? 0, run.finalSpeed ?? 0]; // prettier-ignore
+          const run = simulate(
+            { ...spec(c, load, 10 ** magnitude), feed, ratedCurrent: I, ratedTorque: T, permitted: Infinity },
+            plan,
+          );
+          const numbers = [
+            run.speed,
+            run.peakLine,
+            run.peakMotor,
+            run.dip,
+            run.terminalDip,
+            run.margin,
+            run.statorHeat,
+            run.rotorHeat,
+            run.jolt,
+            ...Object.values(run.energy),
+            run.time ?? 0,
+            run.finalSpeed ?? 0,
+          ];
           for (const x of numbers) expect(Number.isFinite(x), JSON.stringify(run)).toBe(true);
           expect(run.steps).toBeLessThanOrEqual(20_000);
         },
@@ -301,7 +470,10 @@ describe('breakdown limits what a start can carry', () => {
 describe('what happens on the way', () => {
   const whats = (run: physics.Run): string[] => run.events.map((e) => e.what);
   const drive = (limit: number, load = fan(1500)) =>
-    runOnDrive({ ...spec(big, load, 20), plan: { method: 'drive', ramp: 8, limit, speed: 1750, control: 'vector', boost: 0 } }); // prettier-ignore
+    runOnDrive({
+      ...spec(big, load, 20),
+      plan: { method: 'drive', ramp: 8, limit, speed: 1750, control: 'vector', boost: 0 },
+    });
   it('a drive tells when it is at speed, once, at 95 % of what is asked', () => {
     const run = drive(160);
     expect(run.outcome).toBe('running');
@@ -327,7 +499,10 @@ describe('what happens on the way', () => {
   });
   it('an open changeover opens before it closes, a closed one does not open', () => {
     const star = (pause: number) =>
-      simulate({ ...spec(big, fan(500), 20), ratedCurrent: 105, ratedTorque: 2000, permitted: Infinity }, { method: 'star-delta', pause, changeover: { at: 'speed', share: 0.8 } }); // prettier-ignore
+      simulate(
+        { ...spec(big, fan(500), 20), ratedCurrent: 105, ratedTorque: 2000, permitted: Infinity },
+        { method: 'star-delta', pause, changeover: { at: 'speed', share: 0.8 } },
+      );
     expect(whats(star(0.05))).toEqual(expect.arrayContaining(['opened', 'changed-over']));
     expect(whats(star(0))).not.toContain('opened');
     const open = star(0.05).events;
@@ -336,7 +511,11 @@ describe('what happens on the way', () => {
   });
   it('the earliest safe changeover is where star has done what it can, and later ones succeed up to the latest', () => {
     const s = { ...spec(big, fan(500), 20), ratedCurrent: 105, ratedTorque: 2000, permitted: 30 };
-    const { value } = physics.changeoverWindow(s, { method: 'star-delta', pause: 0.05, changeover: { at: 'speed', share: 0.8 } }); // prettier-ignore
+    const { value } = physics.changeoverWindow(s, {
+      method: 'star-delta',
+      pause: 0.05,
+      changeover: { at: 'speed', share: 0.8 },
+    });
     if (!value) expect.fail('no window');
     expect(value.earliest).toBeGreaterThan(0.1);
     expect(value.latest).toBeGreaterThanOrEqual(value.earliest);

@@ -44,7 +44,10 @@ describe('no choice is better than a motor that cannot be fitted', () => {
   it.each(['256TZ', '256TC', '184JM', '215JP', '56C', '256TCZ'])('%s is not answered by a plain frame', (frame) => {
     const r = replacing(frame);
     expect(r.choice).toBeNull();
-    expect(r.findings.find((f) => f.id === 'choice.impossible')).toMatchObject({ level: 'caution', fields: expect.arrayContaining(['plate.frame']) }); // prettier-ignore
+    expect(r.findings.find((f) => f.id === 'choice.impossible')).toMatchObject({
+      level: 'caution',
+      fields: expect.arrayContaining(['plate.frame']),
+    });
     expect(findingIds(r)).not.toContain('choice.none');
     for (const c of r.candidates) {
       expect(c.outcome).toBe('fail');
@@ -57,7 +60,9 @@ describe('no choice is better than a motor that cannot be fitted', () => {
     expect(findingIds(r)).not.toContain('choice.impossible');
   });
   it('a reason given lets it not count, and is kept', () => {
-    const r = replacing('256TC', { waived: [{ requirement: 'interchange', reason: 'a C-face adapter is on the shelf' }] }); // prettier-ignore
+    const r = replacing('256TC', {
+      waived: [{ requirement: 'interchange', reason: 'a C-face adapter is on the shelf' }],
+    });
     expect(r.choice).not.toBeNull();
     expect(r.candidates[0]?.verdicts.find((v) => v.requirement === 'interchange')?.waived).toMatch(/adapter/);
     expect(findingIds(r)).toContain('choice.waived');
@@ -67,7 +72,7 @@ describe('no choice is better than a motor that cannot be fitted', () => {
     if (!reading.ok) expect.fail('not a case');
     const base = genericMotors().find((m) => m.frame === '256T' && m.poles === 4 && m.enclosure === 'enclosed');
     if (!base) expect.fail('no such motor');
-    const shelf = [{ ...base, id: 'own-1', frame: '256TC', stock: { quantity: 1, place: 'rack 3', assumed: [] } }]; // prettier-ignore
+    const shelf = [{ ...base, id: 'own-1', frame: '256TC', stock: { quantity: 1, place: 'rack 3', assumed: [] } }];
     const r = solve(reading.value, shelf);
     expect(r.choice?.motor.id).toBe('own-1');
     expect(r.replacement?.lines.filter((l) => l.likeness === 'impossible')).toEqual([]);
@@ -77,7 +82,10 @@ describe('no choice is better than a motor that cannot be fitted', () => {
       for (const kind of ['direct', 'belt', 'gearbox'] as const) {
         const r = replacing(frame, { load: { ...conveyor.load, train: { kind, ratio: 25 } } });
         if (r.choice === null) continue;
-        expect(r.replacement?.lines.filter((l) => l.likeness === 'impossible' && ['shaft', 'face'].includes(l.item)), `${frame} ${kind}`).toEqual([]); // prettier-ignore
+        expect(
+          r.replacement?.lines.filter((l) => l.likeness === 'impossible' && ['shaft', 'face'].includes(l.item)),
+          `${frame} ${kind}`,
+        ).toEqual([]);
       }
   });
 });

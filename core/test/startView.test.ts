@@ -18,7 +18,10 @@ const row = (r: Result, method: string): StartRow => {
 };
 
 describe('what a row of the comparison says is what its run shows', () => {
-  /** Its outcome and sentence against its own numbers; limits as in the house (stopping at 100 % heat, telling from 70 %). */
+  /**
+   * Its outcome and sentence against its own numbers; limits as in the house (stopping at 100 % heat, telling from 70
+   * %).
+   */
   const fits = (r: Result, x: StartRow, permitted: number): void => {
     const run = x.run;
     if (!run) return expect(x.outcome).toBe('fail');
@@ -58,10 +61,14 @@ describe('what a row of the comparison says is what its run shows', () => {
     expect(new Set(seen.map(([, o]) => o))).toEqual(new Set(['pass', 'caution', 'fail']));
   });
   it('an autotransformer changed over too early jolts, and says at what speed', () => {
-    const at = (speed: number) => row(solved(fan({ start: { autotransformer: { tap: 0.5, speed } } })), 'autotransformer');
-    expect(at(0.4)).toMatchObject({ outcome: 'fail', text: expect.stringContaining('nearly as much as a direct start') });
+    const at = (speed: number) =>
+      row(solved(fan({ start: { autotransformer: { tap: 0.5, speed } } })), 'autotransformer');
+    expect(at(0.4)).toMatchObject({
+      outcome: 'fail',
+      text: expect.stringContaining('nearly as much as a direct start'),
+    });
     expect(at(0.95).text).not.toContain('nearly as much');
-  }); // prettier-ignore
+  });
 });
 
 describe('curves of the start', () => {
@@ -105,7 +112,17 @@ describe('the machine the start is made with', () => {
     const m = machine(fan());
     const symbols = m?.parameters.map((p) => p.symbol) ?? [];
     const cages = symbols.includes('R3');
-    expect(symbols).toEqual(['R1', 'X1', 'R2', 'X2', ...(cages ? ['R3', 'X3'] : []), 'Xm', 'Pc', 'Pf', ...(symbols.includes('Rs') ? ['Rs'] : [])]); // prettier-ignore
+    expect(symbols).toEqual([
+      'R1',
+      'X1',
+      'R2',
+      'X2',
+      ...(cages ? ['R3', 'X3'] : []),
+      'Xm',
+      'Pc',
+      'Pf',
+      ...(symbols.includes('Rs') ? ['Rs'] : []),
+    ]);
     expect(m?.origin).toBe('fitted');
     expect(m?.reason).toBeNull();
     expect(m?.met.map((x) => x.label)).toContain('Locked-rotor current');
@@ -123,10 +140,17 @@ describe('the machine the start is made with', () => {
 });
 
 describe('guard of what is there', () => {
-  const plate = (own: object) => ({ ...conveyor, motor: { plate: { ...ordinaryPlate, ...own } }, method: 'direct' as const }); // prettier-ignore
+  const plate = (own: object) => ({
+    ...conveyor,
+    motor: { plate: { ...ordinaryPlate, ...own } },
+    method: 'direct' as const,
+  });
   it('beyond the code’s table the plate’s current stands, and that is said', () => {
     const big = solved(plate({ power: '600 hp', current: '1300/650 A', frame: undefined }));
-    expect(big.findings.find((f) => f.id === 'guard.no-table-current')).toMatchObject({ level: 'caution', text: expect.stringContaining('600 hp') }); // prettier-ignore
+    expect(big.findings.find((f) => f.id === 'guard.no-table-current')).toMatchObject({
+      level: 'caution',
+      text: expect.stringContaining('600 hp'),
+    });
     expect(big.figures['guard.tableCurrent']).toBeUndefined();
     expect(solved(plate({})).findings.map((f) => f.id)).not.toContain('guard.no-table-current');
   });
@@ -135,8 +159,16 @@ describe('guard of what is there', () => {
     expect(Object.keys(r.figures).filter((id) => id.startsWith('guard.'))).toEqual([]);
   });
   it('the higher trip of the code is told where the practice has one, and under IEC not', () => {
-    expect(figure(solved(plate({})), 'guard.overloadMaximum')).toBeCloseTo(1.3 * figure(solved(plate({})), 'guard.overloadDial'), 9); // prettier-ignore
-    const european = solved({ ...conveyor, practice: 'iec', supply: { voltage: '400 V', frequency: '50 Hz', phases: 3 }, motor: { catalogue: 'iec-ip55-ie3-15kW-4p' } }); // prettier-ignore
+    expect(figure(solved(plate({})), 'guard.overloadMaximum')).toBeCloseTo(
+      1.3 * figure(solved(plate({})), 'guard.overloadDial'),
+      9,
+    );
+    const european = solved({
+      ...conveyor,
+      practice: 'iec',
+      supply: { voltage: '400 V', frequency: '50 Hz', phases: 3 },
+      motor: { catalogue: 'iec-ip55-ie3-15kW-4p' },
+    });
     expect(european.figures['guard.overloadTrip']).toBeDefined();
     expect(european.figures['guard.overloadMaximum']).toBeUndefined();
   });
@@ -146,7 +178,10 @@ describe('torque where the supply is off', () => {
   // U²: 440 V on a motor of 460 V leaves 91.5 %; without a motor the nearest made voltage stands for it.
   it('of the plate’s voltage, else of the nearest a motor is made for', () => {
     const at = (volts: string, plate?: CaseText['plate']) =>
-      figure(solved({ ...conveyor, load: undefined, plate, supply: { ...conveyor.supply, voltage: volts } }), 'place.torqueHere'); // prettier-ignore
+      figure(
+        solved({ ...conveyor, load: undefined, plate, supply: { ...conveyor.supply, voltage: volts } }),
+        'place.torqueHere',
+      );
     expect(at('440 V', ordinaryPlate)).toBeCloseTo((440 / 460) ** 2, 9);
     expect(at('470 V')).toBeCloseTo((470 / 480) ** 2, 9);
     expect(at('225 V')).toBeCloseTo((225 / 230) ** 2, 9);

@@ -26,12 +26,22 @@ describe('what a plate’s words mean, and where they stand', () => {
     ['plate.cooling', { cooling: 'IC411' }, 'IC411: ', ['plate.cooling']],
     ['plate.cooling', { cooling: 'breeze' }, undefined, []],
     ['plate.mounting', { mounting: 'IM B3' }, 'feet, shaft horizontal', ['plate.mounting']],
-    ['plate.insulation', { insulation: 'F' }, 'F: 155 °C at the hottest spot, 105 K rise at 40 °C; each', ['plate.insulation']], // prettier-ignore
+    [
+      'plate.insulation',
+      { insulation: 'F' },
+      'F: 155 °C at the hottest spot, 105 K rise at 40 °C; each',
+      ['plate.insulation'],
+    ],
     ['plate.insulation', { insulation: 'B' }, 'B: 130 °C at the hottest spot, 80 K rise', ['plate.insulation']],
     ['plate.insulation', { insulation: 'H' }, 'H: 180 °C at the hottest spot, 125 K rise', ['plate.insulation']],
     ['plate.insulation', { insulation: 'A' }, 'A: 105 °C at the hottest spot, 60 K rise', ['plate.insulation']],
     ['plate.insulation', { insulation: 'E' }, 'E: 120 °C at the hottest spot, 75 K rise', ['plate.insulation']],
-    ['plate.insulation', { insulation: 'F', riseClass: 'B' }, '80 K rise at 40 °C (used as class B)', ['plate.insulation']], // prettier-ignore
+    [
+      'plate.insulation',
+      { insulation: 'F', riseClass: 'B' },
+      '80 K rise at 40 °C (used as class B)',
+      ['plate.insulation'],
+    ],
     ['plate.insulation', { insulation: 'F', riseClass: 'F' }, '105 K rise at 40 °C; each', ['plate.insulation']],
     ['plate.duty', { duty: 'S3 40 %' }, '40 %', ['plate.duty']],
     ['plate.design', { designLetter: 'B' }, 'B: ', ['plate.designLetter']],
@@ -73,7 +83,10 @@ describe('what a plate’s words mean, and where they stand', () => {
 
 describe('enclosures by the place', () => {
   const rows = (place: NonNullable<CaseText['place']>) => solved({ ...base, place: { ...calm, ...place } }).enclosures;
-  const kinds = (place: NonNullable<CaseText['place']>) => rows(place).filter((r) => r.suits).map((r) => r.kind); // prettier-ignore
+  const kinds = (place: NonNullable<CaseText['place']>) =>
+    rows(place)
+      .filter((r) => r.suits)
+      .map((r) => r.kind);
   it('the cheapest that will do is marked, once, and dearer ones that will do are said to', () => {
     for (const place of [
       {},
@@ -105,7 +118,9 @@ describe('enclosures by the place', () => {
       solved({ ...stamped({ enclosure }), place: { ...calm, ...place } }).findings.filter(
         (f) => f.id === 'place.enclosure',
       );
-    expect(found('ODP', { dirt: 'dusty' }).map((f) => f.fields)).toEqual([['plate.enclosure', 'place.dirt', 'place.water']]); // prettier-ignore
+    expect(found('ODP', { dirt: 'dusty' }).map((f) => f.fields)).toEqual([
+      ['plate.enclosure', 'place.dirt', 'place.water'],
+    ]);
     expect(found('ODP', {})).toEqual([]);
     expect(found('TEFC', { dirt: 'dusty' })).toEqual([]);
     expect(found('something', { dirt: 'dusty' })).toEqual([]);
@@ -151,7 +166,9 @@ describe('what each station says of itself', () => {
   it('start', () => {
     const direct = key({ ...base, method: 'direct' }, 'start');
     expect(direct).toMatch(/^\d+ A, dip \d\.\d % · \d+\.\d s$/);
-    expect(key({ ...base, method: 'direct', supply: { voltage: '480 V', frequency: '60 Hz', phases: 3 } }, 'start')).toMatch(/^Direct on line, \d+ A · /); // prettier-ignore
+    expect(
+      key({ ...base, method: 'direct', supply: { voltage: '480 V', frequency: '60 Hz', phases: 3 } }, 'start'),
+    ).toMatch(/^Direct on line, \d+ A · /);
   });
 });
 

@@ -13,11 +13,36 @@ const krause = {
   '2250 hp': { U: 2300, n: 1786, rs: 0.029, x: 0.226, xm: 13.04, rr: 0.022, J: 63.87 },
 } as const;
 
-const circuitOf = (m: (typeof krause)[keyof typeof krause]): Circuit => ({ poles: 4, voltage: m.U, frequency: 60, statorResistance: m.rs, statorReactance: m.x, rotorResistance: m.rr, rotorReactance: m.x, magnetisingReactance: m.xm, coreLoss: 0, frictionLoss: 0, ratedSpeed: m.n }); // prettier-ignore
-const feed = (c: Circuit): Feed => ({ voltage: c.voltage, frequency: c.frequency, resistance: 0, reactance: 0, cable: { resistance: 0, reactance: 0 } }); // prettier-ignore
+const circuitOf = (m: (typeof krause)[keyof typeof krause]): Circuit => ({
+  poles: 4,
+  voltage: m.U,
+  frequency: 60,
+  statorResistance: m.rs,
+  statorReactance: m.x,
+  rotorResistance: m.rr,
+  rotorReactance: m.x,
+  magnetisingReactance: m.xm,
+  coreLoss: 0,
+  frictionLoss: 0,
+  ratedSpeed: m.n,
+});
+const feed = (c: Circuit): Feed => ({
+  voltage: c.voltage,
+  frequency: c.frequency,
+  resistance: 0,
+  reactance: 0,
+  cable: { resistance: 0, reactance: 0 },
+});
 const idle = { torque: 0, speed: 1780, shape: { kind: 'constant' }, startRatio: 1, breakaway: 0 } as const;
 const free = (m: (typeof krause)[keyof typeof krause], duration: number) =>
-  firstCycles({ circuit: circuitOf(m), feed: feed(circuitOf(m)), inertia: m.J, load: idle, switching: { kind: 'direct' }, duration }); // prettier-ignore
+  firstCycles({
+    circuit: circuitOf(m),
+    feed: feed(circuitOf(m)),
+    inertia: m.J,
+    load: idle,
+    switching: { kind: 'direct' },
+    duration,
+  });
 const reaches = (t: physics.Transient, n: number): number => t.time[t.speed.findIndex((v) => v >= n)] ?? NaN;
 
 describe('free acceleration of textbook machines (the book’s figures 4.10, from memory)', () => {
@@ -29,25 +54,33 @@ describe('free acceleration of textbook machines (the book’s figures 4.10, fro
     expect(t.peakTorque / 11.9).toBeGreaterThan(8);
     expect(t.peakTorque / 11.9).toBeLessThan(13);
     expect(Math.max(...t.speed)).toBeLessThan(1806);
-    const crests = [...t.torque].flatMap((v, i, all) => (i > 0 && t.time[i] !== undefined && t.time[i] < 0.1 && v > (all[i - 1] ?? 0) && v >= (all[i + 1] ?? 0) && v > 60 ? [t.time[i]] : [])); // prettier-ignore
+    const crests = [...t.torque].flatMap((v, i, all) =>
+      i > 0 && t.time[i] !== undefined && t.time[i] < 0.1 && v > (all[i - 1] ?? 0) && v >= (all[i + 1] ?? 0) && v > 60
+        ? [t.time[i]]
+        : [],
+    );
     expect(((crests[2] ?? NaN) - (crests[0] ?? NaN)) / 2 - 1 / 60).toBeLessThan(0.001);
   });
   it('50 hp in about half a second', () => {
     expect(reaches(free(krause['50 hp'], 1), 0.95 * 1800)).toBeGreaterThan(0.4);
     expect(reaches(free(krause['50 hp'], 1), 0.95 * 1800)).toBeLessThan(0.7);
   });
-  it('the large ones overshoot synchronous speed and swing about it; 500 hp takes about a second and a half, 2250 hp two and a half', () => {
-    const [five, twenty] = [free(krause['500 hp'], 3), free(krause['2250 hp'], 4)];
-    expect(Math.max(...five.speed)).toBeGreaterThan(1815);
-    expect(Math.max(...twenty.speed)).toBeGreaterThan(1820);
-    expect(reaches(five, 0.95 * 1800)).toBeGreaterThan(1.2);
-    expect(reaches(five, 0.95 * 1800)).toBeLessThan(1.7);
-    expect(reaches(twenty, 0.95 * 1800)).toBeGreaterThan(2);
-    expect(reaches(twenty, 0.95 * 1800)).toBeLessThan(3);
-    expect(five.endSpeed).toBeCloseTo(1800, 0);
-    // Torque swings below nought while it starts.
-    expect(twenty.leastTorque).toBeLessThan(0);
-  });
+  it(
+    'the large ones overshoot synchronous speed and swing about it; 500 hp ' +
+      'takes about a second and a half, 2250 hp two and a half',
+    () => {
+      const [five, twenty] = [free(krause['500 hp'], 3), free(krause['2250 hp'], 4)];
+      expect(Math.max(...five.speed)).toBeGreaterThan(1815);
+      expect(Math.max(...twenty.speed)).toBeGreaterThan(1820);
+      expect(reaches(five, 0.95 * 1800)).toBeGreaterThan(1.2);
+      expect(reaches(five, 0.95 * 1800)).toBeLessThan(1.7);
+      expect(reaches(twenty, 0.95 * 1800)).toBeGreaterThan(2);
+      expect(reaches(twenty, 0.95 * 1800)).toBeLessThan(3);
+      expect(five.endSpeed).toBeCloseTo(1800, 0);
+      // Torque swings below nought while it starts.
+      expect(twenty.leastTorque).toBeLessThan(0);
+    },
+  );
 });
 
 describe('against the circuit in its steady state', () => {
@@ -57,7 +90,14 @@ describe('against the circuit in its steady state', () => {
     ['two cages', c],
   ] as const)('%s: with the load on, current, torque and speed within 0.1 %%', (_, circuit) => {
     const load = { ...idle, torque: 1800, breakaway: 100, shape: { kind: 'quadratic' } } as const;
-    const t = firstCycles({ circuit, feed: feed(circuit), inertia: 11, load, switching: { kind: 'direct' }, duration: 12 }); // prettier-ignore
+    const t = firstCycles({
+      circuit,
+      feed: feed(circuit),
+      inertia: 11,
+      load,
+      switching: { kind: 'direct' },
+      duration: 12,
+    });
     const end = pointAt(circuit, 2300, 60, 1 - t.endSpeed / 1800);
     expect(Math.abs(t.endTorque / end.torque - 1)).toBeLessThan(0.001);
     expect(Math.abs(t.endCurrent / (Math.SQRT2 * end.current) - 1)).toBeLessThan(0.001);
@@ -67,7 +107,14 @@ describe('against the circuit in its steady state', () => {
   it('held at standstill, current and torque settle to locked rotor within 0.1 %', () => {
     const cage2 = { resistance: 0.9, reactance: 0.5 };
     for (const circuit of [circuitOf(krause['500 hp']), c, { ...circuitOf(krause['500 hp']), cage2 }]) {
-      const t = firstCycles({ circuit, feed: feed(circuit), inertia: 1e9, load: idle, switching: { kind: 'direct' }, duration: 12 }); // prettier-ignore
+      const t = firstCycles({
+        circuit,
+        feed: feed(circuit),
+        inertia: 1e9,
+        load: idle,
+        switching: { kind: 'direct' },
+        duration: 12,
+      });
       expect(Math.abs(t.endCurrent / (Math.SQRT2 * currentAt(circuit, 2300, 60, 1)) - 1)).toBeLessThan(0.001);
       expect(Math.abs(t.endTorque / torqueAt(circuit, 2300, 60, 1) - 1)).toBeLessThan(0.001);
     }
@@ -75,16 +122,33 @@ describe('against the circuit in its steady state', () => {
   it('its first crest is the standard’s peak factor of the locked-rotor current, within a twelfth', () => {
     for (const m of Object.values(krause)) {
       const circuit = circuitOf(m);
-      const t = firstCycles({ circuit, feed: feed(circuit), inertia: 1e9, load: idle, switching: { kind: 'direct' }, duration: 0.05 }); // prettier-ignore
+      const t = firstCycles({
+        circuit,
+        feed: feed(circuit),
+        inertia: 1e9,
+        load: idle,
+        switching: { kind: 'direct' },
+        duration: 0.05,
+      });
       const still = pointAt(circuit, m.U, 60, 1);
-      const factor = firstPeak.of({ I: q(still.current), r: q(still.powerFactor / Math.sqrt(1 - still.powerFactor ** 2)) }); // prettier-ignore
+      const factor = firstPeak.of({
+        I: q(still.current),
+        r: q(still.powerFactor / Math.sqrt(1 - still.powerFactor ** 2)),
+      });
       expect(Math.abs(t.peakCurrent / factor - 1)).toBeLessThan(1 / 12);
     }
   });
   it('the run-up without transients is somewhat quicker, for the first cycles pull back: up to a fifth', () => {
     for (const m of [krause['500 hp'], krause['2250 hp']]) {
       const circuit = circuitOf(m);
-      const slow = runUp({ circuit, feed: feed(circuit), inertia: m.J, load: idle, stallTime: 12, plan: { method: 'direct' } }); // prettier-ignore
+      const slow = runUp({
+        circuit,
+        feed: feed(circuit),
+        inertia: m.J,
+        load: idle,
+        stallTime: 12,
+        plan: { method: 'direct' },
+      });
       const ratio = reaches(free(m, 4), 0.95 * 1800) / (slow.time ?? NaN);
       expect(ratio).toBeGreaterThan(0.98);
       expect(ratio).toBeLessThan(1.2);
@@ -95,7 +159,14 @@ describe('against the circuit in its steady state', () => {
 describe('changing from star to delta', () => {
   const c = circuitOf(krause['50 hp']);
   const change = (pause: number, shift: number) =>
-    firstCycles({ circuit: c, feed: feed(c), inertia: 4, load: { ...idle, torque: 60, breakaway: 10 }, switching: { kind: 'star-delta', speed: 1650, pause, shift }, duration: 0.5 }); // prettier-ignore
+    firstCycles({
+      circuit: c,
+      feed: feed(c),
+      inertia: 4,
+      load: { ...idle, torque: 60, breakaway: 10 },
+      switching: { kind: 'star-delta', speed: 1650, pause, shift },
+      duration: 0.5,
+    });
   it('an open transition leaves a voltage behind that dies away with the pause', () => {
     const short = change(0.02, 30);
     const long = change(0.3, 30);
@@ -104,8 +175,17 @@ describe('changing from star to delta', () => {
     expect(short.residual).toBeLessThan(1 / Math.sqrt(3) + 0.01);
   });
   it('reconnected badly, its first crest exceeds that of a direct start', () => {
-    const worst = Math.max(...[0.02, 0.03, 0.04, 0.05].flatMap((p) => [change(p, 30).peakCurrent, change(p, -30).peakCurrent])); // prettier-ignore
-    const direct = firstCycles({ circuit: c, feed: feed(c), inertia: 4, load: idle, switching: { kind: 'direct' }, duration: 0.1 }); // prettier-ignore
+    const worst = Math.max(
+      ...[0.02, 0.03, 0.04, 0.05].flatMap((p) => [change(p, 30).peakCurrent, change(p, -30).peakCurrent]),
+    );
+    const direct = firstCycles({
+      circuit: c,
+      feed: feed(c),
+      inertia: 4,
+      load: idle,
+      switching: { kind: 'direct' },
+      duration: 0.1,
+    });
     expect(worst).toBeGreaterThan(direct.peakCurrent);
   });
   it('comes up to speed after it', () => {

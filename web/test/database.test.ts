@@ -185,7 +185,10 @@ describe('a position', () => {
     it('with the id of another’s study', async () => {
       const { file, beside, unharmed } = await pair();
       const spoilt = renamed({ ...file, position: { ...file.position, id: crypto.randomUUID() } }, mainOf(beside).id);
-      expect(await importPosition(sql, spoilt)).toMatchObject({ ok: false, message: expect.stringMatching(/study .* another position/) }); // prettier-ignore
+      expect(await importPosition(sql, spoilt)).toMatchObject({
+        ok: false,
+        message: expect.stringMatching(/study .* another position/),
+      });
       expect(await importPosition(sql, renamed(file, mainOf(beside).id))).toMatchObject({ ok: false });
       await unharmed();
       expect((await findPosition(sql, file.position.id))?.deleted).toBe(true);
@@ -195,8 +198,20 @@ describe('a position', () => {
       const stolen = mainOf(beside).revisions[0];
       const study = mainOf(file);
       if (!stolen) throw new Error('no revision');
-      const among = { ...file, studies: [{ ...study, revisions: [...study.revisions, { ...stolen, studyId: study.id, parent: null }], head: stolen.id }] }; // prettier-ignore
-      expect(await importPosition(sql, among)).toMatchObject({ ok: false, message: expect.stringMatching(/revision .* another/) }); // prettier-ignore
+      const among = {
+        ...file,
+        studies: [
+          {
+            ...study,
+            revisions: [...study.revisions, { ...stolen, studyId: study.id, parent: null }],
+            head: stolen.id,
+          },
+        ],
+      };
+      expect(await importPosition(sql, among)).toMatchObject({
+        ok: false,
+        message: expect.stringMatching(/revision .* another/),
+      });
       const head = { ...file, studies: [{ ...study, head: stolen.id }] };
       expect(await importPosition(sql, head)).toMatchObject({ ok: false, faults: [{ path: 'studies.0.head' }] });
       await unharmed();
@@ -207,8 +222,16 @@ describe('a position', () => {
       const clean = cleanImage(content);
       if (!clean) throw new Error('no picture');
       const kept = await keepPhotograph(sql, beside.position.id, 'plate.jpg', clean);
-      const picture = { id: kept?.id ?? '', name: 'x.jpg', createdAt: new Date().toISOString(), data: content.toString('base64') }; // prettier-ignore
-      expect(await importPosition(sql, { ...file, photographs: [picture] })).toMatchObject({ ok: false, message: expect.stringContaining('photograph') }); // prettier-ignore
+      const picture = {
+        id: kept?.id ?? '',
+        name: 'x.jpg',
+        createdAt: new Date().toISOString(),
+        data: content.toString('base64'),
+      };
+      expect(await importPosition(sql, { ...file, photographs: [picture] })).toMatchObject({
+        ok: false,
+        message: expect.stringContaining('photograph'),
+      });
       await dropPhotograph(sql, picture.id);
       await unharmed();
     });
@@ -223,18 +246,28 @@ describe('a position', () => {
       };
       expect(await faults([second, first])).toEqual(['studies.0.revisions.0.parent']);
       expect(await faults([first, first, second])).toEqual(['studies.0.revisions.1.id']);
-      expect(await faults([{ ...first, studyId: crypto.randomUUID() }, second])).toEqual(['studies.0.revisions.0.studyId']); // prettier-ignore
-      expect(await faults([{ ...first, parent: crypto.randomUUID() }, second])).toEqual(['studies.0.revisions.0.parent']); // prettier-ignore
+      expect(await faults([{ ...first, studyId: crypto.randomUUID() }, second])).toEqual([
+        'studies.0.revisions.0.studyId',
+      ]);
+      expect(await faults([{ ...first, parent: crypto.randomUUID() }, second])).toEqual([
+        'studies.0.revisions.0.parent',
+      ]);
       expect(await faults([first, second], { head: crypto.randomUUID() })).toEqual(['studies.0.head']);
       expect(await faults([{ ...first, result: {} }, second])).toEqual(['studies.0.revisions.0.result']);
-      expect(positionFile.safeParse({ ...file, studies: [{ ...study, revisions: [{ ...first, createdAt: 'long ago' }] }] }).success).toBe(false); // prettier-ignore
+      expect(
+        positionFile.safeParse({ ...file, studies: [{ ...study, revisions: [{ ...first, createdAt: 'long ago' }] }] })
+          .success,
+      ).toBe(false);
       expect(await importPosition(sql, file)).toMatchObject({ ok: true });
     });
     it('whose revision reads otherwise here', async () => {
       const { file } = await pair();
       const study = mainOf(file);
       const changed = study.revisions.map((r) => ({ ...r, caseText: { ...example, name: 'Something else' } }));
-      expect(await importPosition(sql, { ...file, studies: [{ ...study, revisions: changed }] })).toMatchObject({ ok: false, message: expect.stringMatching(/reads otherwise/) }); // prettier-ignore
+      expect(await importPosition(sql, { ...file, studies: [{ ...study, revisions: changed }] })).toMatchObject({
+        ok: false,
+        message: expect.stringMatching(/reads otherwise/),
+      });
     });
   });
   it('is not deleted by somebody who saw an older version', async () => {
@@ -315,7 +348,10 @@ describe('photographs', () => {
     const file = positionFile.parse(JSON.parse(JSON.stringify(await exportPosition(sql, position))));
     const row = await findPosition(sql, position);
     await setDeleted(sql, position, row?.version ?? 0, true);
-    const spoilt = { ...file, photographs: [{ id: crypto.randomUUID(), name: 'x.jpg', createdAt: new Date().toISOString(), data: 'aGVsbG8=' }] }; // prettier-ignore
+    const spoilt = {
+      ...file,
+      photographs: [{ id: crypto.randomUUID(), name: 'x.jpg', createdAt: new Date().toISOString(), data: 'aGVsbG8=' }],
+    };
     expect(await importPosition(sql, spoilt)).toMatchObject({ ok: false, message: expect.stringContaining('x.jpg') });
     expect((await findPosition(sql, position))?.deleted).toBe(true);
   });
@@ -324,11 +360,20 @@ describe('photographs', () => {
 describe('own shelf', () => {
   const spare = (name: string) => ({
     name,
-    plate: { power: '30 hp', voltage: '230/460 V', current: '71/35.5 A', speed: '1770 rpm', frequency: '60 Hz', enclosure: 'TEFC', serviceFactor: 1.15, insulation: 'F' as const },
+    plate: {
+      power: '30 hp',
+      voltage: '230/460 V',
+      current: '71/35.5 A',
+      speed: '1770 rpm',
+      frequency: '60 Hz',
+      enclosure: 'TEFC',
+      serviceFactor: 1.15,
+      insulation: 'F' as const,
+    },
     quantity: 1,
     place: 'Store 2',
     price: null,
-  }); // prettier-ignore
+  });
   const plantOf = async (study: string) => {
     const plant = await plantOfStudy(sql, study);
     if (!plant) throw new Error('no plant');
@@ -345,7 +390,9 @@ describe('own shelf', () => {
   it('refuses to grow beyond its limit, and says so', async () => {
     const plant = await plantOf((await newStudy()).study);
     const many = Array.from({ length: shelfLimit + 1 }, (_, i) => spare(`many ${i}`));
-    await expect(addToShelf(sql, plant.id, many)).rejects.toMatchObject({ problem: { status: 409, detail: expect.stringContaining('Nothing was taken') } }); // prettier-ignore
+    await expect(addToShelf(sql, plant.id, many)).rejects.toMatchObject({
+      problem: { status: 409, detail: expect.stringContaining('Nothing was taken') },
+    });
     expect((await shelfOf(sql, plant.id)).filter((e) => e.name.startsWith('many'))).toEqual([]);
   });
   it('is judged with every revision of its plant, as it is at that time', async () => {

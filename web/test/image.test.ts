@@ -29,7 +29,13 @@ const header = Buffer.alloc(13);
 header.writeUInt32BE(640, 0);
 header.writeUInt32BE(480, 4);
 const png = (...extra: Buffer[]): Buffer =>
-  Buffer.concat([Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]), chunk('IHDR', header), ...extra, chunk('IDAT', Buffer.from([1, 2, 3])), chunk('IEND', Buffer.alloc(0))]); // prettier-ignore
+  Buffer.concat([
+    Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]),
+    chunk('IHDR', header),
+    ...extra,
+    chunk('IDAT', Buffer.from([1, 2, 3])),
+    chunk('IEND', Buffer.alloc(0)),
+  ]);
 
 const riff = (type: string, content: Buffer): Buffer => {
   const head = Buffer.alloc(8);
@@ -59,7 +65,9 @@ describe('a photograph is kept without what the camera wrote beside it', () => {
     expect(clean?.content.includes('trailing')).toBe(false);
   });
   it('PNG: text, time and EXIF chunks go', () => {
-    const clean = cleanImage(png(chunk('tEXt', bytes('Author\0me')), chunk('eXIf', bytes('GPS')), chunk('pHYs', Buffer.alloc(9)))); // prettier-ignore
+    const clean = cleanImage(
+      png(chunk('tEXt', bytes('Author\0me')), chunk('eXIf', bytes('GPS')), chunk('pHYs', Buffer.alloc(9))),
+    );
     expect(clean).toMatchObject({ type: 'image/png', width: 640, height: 480 });
     expect(clean?.content.equals(png(chunk('pHYs', Buffer.alloc(9))))).toBe(true);
   });
@@ -68,7 +76,14 @@ describe('a photograph is kept without what the camera wrote beside it', () => {
     extended[0] = 0x0c;
     extended.writeUIntLE(319, 4, 3);
     extended.writeUIntLE(199, 7, 3);
-    const clean = cleanImage(webp(riff('VP8X', extended), riff('VP8L', Buffer.alloc(8)), riff('EXIF', bytes('GPS')), riff('XMP ', bytes('me')))); // prettier-ignore
+    const clean = cleanImage(
+      webp(
+        riff('VP8X', extended),
+        riff('VP8L', Buffer.alloc(8)),
+        riff('EXIF', bytes('GPS')),
+        riff('XMP ', bytes('me')),
+      ),
+    );
     expect(clean).toMatchObject({ type: 'image/webp', width: 320, height: 200 });
     expect(clean?.content.toString('latin1')).not.toMatch(/GPS|XMP |EXIF/);
     expect(clean?.content[20]).toBe(0);
@@ -81,6 +96,9 @@ describe('a photograph is kept without what the camera wrote beside it', () => {
     ['a JPEG cut off', jpeg().subarray(0, 30)],
     ['a PNG cut off', png().subarray(0, 40)],
     ['a WebP that lies about its length', webp(riff('VP8L', Buffer.alloc(8))).subarray(0, 24)],
-    ['a JPEG of no size', Buffer.concat([Buffer.from([0xff, 0xd8]), segment(0xda, Buffer.alloc(6)), Buffer.from([0xff, 0xd9])])], // prettier-ignore
+    [
+      'a JPEG of no size',
+      Buffer.concat([Buffer.from([0xff, 0xd8]), segment(0xda, Buffer.alloc(6)), Buffer.from([0xff, 0xd9])]),
+    ],
   ])('%s is refused', (_, content) => expect(cleanImage(content)).toBeUndefined());
 });

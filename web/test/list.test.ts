@@ -23,35 +23,71 @@ describe('a list of motors', () => {
     expect(read.good).toEqual([
       {
         name: 'Pump spare',
-        plate: { power: '7.5 kW', voltage: '400/690 V', current: '14.9/8.6 A', speed: '1468 rpm', frequency: '50 Hz', frame: '132M' },
+        plate: {
+          power: '7.5 kW',
+          voltage: '400/690 V',
+          current: '14.9/8.6 A',
+          speed: '1468 rpm',
+          frequency: '50 Hz',
+          frame: '132M',
+        },
         quantity: 2,
         place: 'Store 1',
         price: null,
       },
-    ]); // prettier-ignore
+    ]);
   });
   it('with semicolons and decimal commas, with tabs, with a byte-order mark and Windows line ends', async () => {
-    const semicolons = bytes('\uFEFFBezeichnung;Leistung [kW];Spannung;Strom;Drehzahl;Frequenz\r\nErsatz;7,5;400/690;14,9/8,6;1468;50\r\n'); // prettier-ignore
-    expect((await readMotorList(semicolons, undefined)).good[0]?.plate).toMatchObject({ power: '7,5 kW', current: '14,9/8,6 A' }); // prettier-ignore
+    const semicolons = bytes(
+      '\uFEFFBezeichnung;Leistung [kW];Spannung;Strom;Drehzahl;Frequenz\r\nErsatz;7,5;400/690;14,9/8,6;1468;50\r\n',
+    );
+    expect((await readMotorList(semicolons, undefined)).good[0]?.plate).toMatchObject({
+      power: '7,5 kW',
+      current: '14,9/8,6 A',
+    });
     const tabs = bytes('HP\tVolts\tAmps\tRPM\tHz\n25\t230/460\t62/31\t1770\t60');
-    expect((await readMotorList(tabs, undefined)).good[0]?.plate).toMatchObject({ power: '25 hp', voltage: '230/460 V' }); // prettier-ignore
+    expect((await readMotorList(tabs, undefined)).good[0]?.plate).toMatchObject({
+      power: '25 hp',
+      voltage: '230/460 V',
+    });
   });
   it('embedded line breaks and commas stay in their cell, and lines are still counted right', async () => {
-    const read = await readMotorList(list('"Spare,\nold\nmill",7.5,400/690,14.9/8.6,1468,50,132M,1,"Store 1, rack ""B"""', row('Bad', 'many')), undefined); // prettier-ignore
+    const read = await readMotorList(
+      list('"Spare,\nold\nmill",7.5,400/690,14.9/8.6,1468,50,132M,1,"Store 1, rack ""B"""', row('Bad', 'many')),
+      undefined,
+    );
     expect(read.good[0]).toMatchObject({ name: 'Spare,\nold\nmill', place: 'Store 1, rack "B"' });
     expect(read.errors).toEqual([{ line: 5, column: 'Power (kW)', message: expect.stringContaining('many') }]);
   });
   it('formulas are refused by line and column, signs of numbers are not', async () => {
-    const read = await readMotorList(list('"=HYPERLINK(""http://x"",""y"")",7.5,400/690,14.9/8.6,1468,50,132M,1,S', '@SUM(A1),7.5,400/690,14.9/8.6,1468,50,132M,1,S', 'Fine,7.5,400/690,14.9/8.6,1468,50,132M,1,-2+3+cmd|x'), undefined); // prettier-ignore
-    expect(read.errors.map((e) => [e.line, e.column])).toEqual([[2, 'Name'], [3, 'Name']]); // prettier-ignore
+    const read = await readMotorList(
+      list(
+        '"=HYPERLINK(""http://x"",""y"")",7.5,400/690,14.9/8.6,1468,50,132M,1,S',
+        '@SUM(A1),7.5,400/690,14.9/8.6,1468,50,132M,1,S',
+        'Fine,7.5,400/690,14.9/8.6,1468,50,132M,1,-2+3+cmd|x',
+      ),
+      undefined,
+    );
+    expect(read.errors.map((e) => [e.line, e.column])).toEqual([
+      [2, 'Name'],
+      [3, 'Name'],
+    ]);
     expect(read.errors[0]?.message).toContain('formula');
     expect(read.good).toHaveLength(1);
   });
   it('wrong, empty and surplus cells are told where they stand', async () => {
     const read = await readMotorList(
-      bytes(`${heading},SF\n${row('No current').replace('14.9/8.6', '')},1.15\n${row('Too many')},1.15,more\n${row('Odd factor')},7\nGroups,7.5,400/690,14.9,1468,50,132M,1,S,1`),
+      bytes(
+        [
+          `${heading},SF`,
+          `${row('No current').replace('14.9/8.6', '')},1.15`,
+          `${row('Too many')},1.15,more`,
+          `${row('Odd factor')},7`,
+          'Groups,7.5,400/690,14.9,1468,50,132M,1,S,1',
+        ].join('\n'),
+      ),
       undefined,
-    ); // prettier-ignore
+    );
     expect(read.good).toEqual([]);
     expect(read.errors.map((e) => `${e.line} ${e.column}`)).toEqual(['2 Amps', '3 column 11', '4 SF', '5 Amps']);
     expect(read.errors[3]?.message).toContain('groups do not match');
@@ -62,7 +98,13 @@ describe('a list of motors', () => {
   });
   it('without its needed columns nothing is read, and they are named; a mapping puts it right', async () => {
     const odd = bytes('a1,b2,c3,d4,e5\n7.5 kW,400/690,14.9/8.6,1468,50');
-    expect((await readMotorList(odd, undefined)).missing).toEqual(['Power', 'Voltage', 'Current', 'Speed', 'Frequency']); // prettier-ignore
+    expect((await readMotorList(odd, undefined)).missing).toEqual([
+      'Power',
+      'Voltage',
+      'Current',
+      'Speed',
+      'Frequency',
+    ]);
     const mapped = await readMotorList(odd, { power: 0, voltage: 1, current: 2, speed: 3, frequency: 4 });
     expect(mapped.good).toHaveLength(1);
   });
@@ -70,7 +112,9 @@ describe('a list of motors', () => {
     const latin = new Uint8Array([...bytes(`${heading}\n${row('fine')}\n`), 0x4d, 0xfc, 0x6c, 0x6c]);
     expect((await refusal(readMotorList(latin, undefined))).detail).toMatch(/line 3.*Nothing was taken/);
     expect((await refusal(readMotorList(new Uint8Array([0xff, 0xfe, 0x41, 0]), undefined))).detail).toContain('UTF-16');
-    expect((await refusal(readMotorList(new Uint8Array([0x50, 0x4b, 3, 4, 0, 0]), undefined))).detail).toContain('no text file'); // prettier-ignore
+    expect((await refusal(readMotorList(new Uint8Array([0x50, 0x4b, 3, 4, 0, 0]), undefined))).detail).toContain(
+      'no text file',
+    );
     expect((await refusal(readMotorList(bytes(`${heading}\n"open,7.5`), undefined))).detail).toContain('not CSV');
     expect((await refusal(readMotorList(bytes(''), undefined))).detail).toContain('empty');
   });
@@ -82,16 +126,19 @@ describe('a list of motors', () => {
   });
   it('never crashes, whatever the bytes', async () => {
     await fc.assert(
-      fc.asyncProperty(fc.oneof(fc.uint8Array({ maxLength: 400 }), fc.string({ unit: 'binary', maxLength: 400 }).map(bytes)), async (some) => {
-        try {
-          const read = await readMotorList(some, undefined);
-          expect(read.good.length + read.bad).toBeLessThanOrEqual(read.rows);
-        } catch (error) {
-          expect(error).toBeInstanceOf(Refusal);
-        }
-      }),
+      fc.asyncProperty(
+        fc.oneof(fc.uint8Array({ maxLength: 400 }), fc.string({ unit: 'binary', maxLength: 400 }).map(bytes)),
+        async (some) => {
+          try {
+            const read = await readMotorList(some, undefined);
+            expect(read.good.length + read.bad).toBeLessThanOrEqual(read.rows);
+          } catch (error) {
+            expect(error).toBeInstanceOf(Refusal);
+          }
+        },
+      ),
       { numRuns: 200 },
-    ); // prettier-ignore
+    );
   });
 });
 
@@ -103,18 +150,47 @@ describe('text of a file', () => {
     expect(delimiterOf('one')).toBe(',');
   });
   it('says in which line a letter cannot be read', () => {
-    expect(readUtf8(new Uint8Array([65, 10, 66, 10, 0xe9, 67]))).toMatchObject({ ok: false, message: expect.stringContaining('line 3') }); // prettier-ignore
+    expect(readUtf8(new Uint8Array([65, 10, 66, 10, 0xe9, 67]))).toMatchObject({
+      ok: false,
+      message: expect.stringContaining('line 3'),
+    });
     expect(readUtf8(bytes('grün'))).toEqual({ ok: true, text: 'grün' });
   });
 });
 
 describe('columns', () => {
   it('headings are guessed once each, in any case and with units', () => {
-    const mapping = nameplate.guessMapping(['Item', 'QTY', 'Rated Power (hp)', 'V', 'FLA', 'Full-load speed [rpm]', 'HZ', 'Nom. Eff. %', 'cos φ', 'IP']); // prettier-ignore
-    expect(mapping).toEqual({ name: 0, quantity: 1, power: 2, voltage: 3, current: 4, speed: 5, frequency: 6, efficiency: 7, powerFactor: 8, protection: 9 }); // prettier-ignore
+    const mapping = nameplate.guessMapping([
+      'Item',
+      'QTY',
+      'Rated Power (hp)',
+      'V',
+      'FLA',
+      'Full-load speed [rpm]',
+      'HZ',
+      'Nom. Eff. %',
+      'cos φ',
+      'IP',
+    ]);
+    expect(mapping).toEqual({
+      name: 0,
+      quantity: 1,
+      power: 2,
+      voltage: 3,
+      current: 4,
+      speed: 5,
+      frequency: 6,
+      efficiency: 7,
+      powerFactor: 8,
+      protection: 9,
+    });
   });
   it('an efficiency in percent becomes a share', () => {
-    const read = nameplate.readListRow(['25 hp', '460', '31', '1770', '60', '93.6 %'], ['hp', 'v', 'a', 'rpm', 'hz', 'eff'], { power: 0, voltage: 1, current: 2, speed: 3, frequency: 4, efficiency: 5 }); // prettier-ignore
+    const read = nameplate.readListRow(
+      ['25 hp', '460', '31', '1770', '60', '93.6 %'],
+      ['hp', 'v', 'a', 'rpm', 'hz', 'eff'],
+      { power: 0, voltage: 1, current: 2, speed: 3, frequency: 4, efficiency: 5 },
+    );
     expect(read).toMatchObject({ ok: true, entry: { plate: { efficiency: 0.936 } } });
   });
 });

@@ -9,7 +9,13 @@ const demo = (file: string): Record<string, unknown> => {
 };
 const pump = demo('09-ut-510.json');
 const blower = demo('05-ge-310.json');
-const everything: ScreenQuery = { outcomes: ['pass', 'caution', 'fail'], text: '', shelfOnly: false, sort: 'rank', descending: false }; // prettier-ignore
+const everything: ScreenQuery = {
+  outcomes: ['pass', 'caution', 'fail'],
+  text: '',
+  shelfOnly: false,
+  sort: 'rank',
+  descending: false,
+};
 
 beforeEach(() => {
   solver.shelf([]);
@@ -81,7 +87,22 @@ describe('rows of the table', () => {
 });
 
 describe('the own shelf', () => {
-  const entry = { id: 'shelf-1', name: 'Spare of the cooling water', plate: { power: '22 kW', voltage: '400/690 V', current: '41/23.8 A', speed: '1476 rpm', frequency: '50 Hz', enclosure: 'IP55', efficiency: 0.93 }, quantity: 1, place: 'bay 3', price: null }; // prettier-ignore
+  const entry = {
+    id: 'shelf-1',
+    name: 'Spare of the cooling water',
+    plate: {
+      power: '22 kW',
+      voltage: '400/690 V',
+      current: '41/23.8 A',
+      speed: '1476 rpm',
+      frequency: '50 Hz',
+      enclosure: 'IP55',
+      efficiency: 0.93,
+    },
+    quantity: 1,
+    place: 'bay 3',
+    price: null,
+  };
   it('is judged beside the catalogue from the next draft on', () => {
     solver.shelf([entry]);
     solver.draft(pump);

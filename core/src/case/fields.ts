@@ -66,7 +66,8 @@ export const text = (max = 200) =>
 export const flag = () => z.boolean({ error: 'must be true or false' });
 
 const wanted = (dimension: Dimension): string =>
-  `write a ${dimensions[dimension].label} with its unit, such as ${dimensions[dimension].examples.map((e) => `"${e}"`).join(', ')}`;
+  `write a ${dimensions[dimension].label} with its unit, such as ` +
+  `${dimensions[dimension].examples.map((e) => `"${e}"`).join(', ')}`;
 
 function signMessage(value: number, sign: Sign, typed: string): string | undefined {
   if (sign === 'positive' && !(value > 0)) return `"${typed.trim()}" must be above zero`;

@@ -1,7 +1,8 @@
 import { resultSchema, type Result } from './result';
 
 /**
- * Reads a result kept or exported by this or an earlier core; undefined where it is none. What earlier cores did not tell is filled in as
+ * Reads a result kept or exported by this or an earlier core; undefined where it is none. What earlier cores did not
+ * tell is filled in as
  * empty, so that nothing else has to know of them.
  */
 export function readResult(value: unknown): Result | undefined {

@@ -61,7 +61,10 @@ export function readDraft(input: unknown): { readonly value: Case | undefined; r
   return { value: undefined, errors: [...found.values()] };
 }
 
-/** The part of a path to cut: a whole array element, or the nearest thing there where the error is that something is missing. */
+/**
+ * The part of a path to cut: a whole array element, or the nearest thing there where the error is that something is
+ * missing.
+ */
 function existing(data: unknown, path: readonly PropertyKey[]): readonly PropertyKey[] {
   const index = path.findIndex((p) => typeof p === 'number');
   let cut = index >= 0 ? path.slice(0, index + 1) : path;

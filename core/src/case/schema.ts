@@ -25,7 +25,10 @@ const ratio = (example = 1) => number({ min: 0, max: 100 }, example);
 const uncertainty = number({ min: 0, below: 1 }, 0.1).optional();
 const month = text(7).regex(/^\d{4}(-(0[1-9]|1[0-2]))?$/, { error: 'write a year and month such as "2021-03"' });
 
-/** What a plate may carry, in the order plates are stamped. Quantities keep their text; groups keep their hyphens and slashes. */
+/**
+ * What a plate may carry, in the order plates are stamped. Quantities keep their text; groups keep their hyphens and
+ * slashes.
+ */
 const plateFields = {
   power: groups('power').optional(),
   /** The same rating in the other unit, where both are stamped. */
@@ -140,7 +143,10 @@ const demand = z.discriminatedUnion(
       kind: z.literal('torque'),
       torque: quantity('torque').optional(),
       speed: quantity('speed').optional(),
-      /** Where it was measured: at the driven shaft, or at the motor's end of the train (a wrench on the gearbox input). */
+      /**
+       * Where it was measured: at the driven shaft, or at the motor's end of the train (a wrench on the gearbox
+       * input).
+       */
       at: oneOf(['driven', 'train-input']).optional(),
       uncertainty,
     }),

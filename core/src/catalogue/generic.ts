@@ -43,7 +43,10 @@ interface Series {
   readonly enclosure: EnclosureClass;
   readonly enclosureText: string;
   readonly efficiencyClass: string;
-  /** Which columns of the tables of efficiency are its own: those of 2, 4 and 6 poles begin with it, that of 8 poles is called so. */
+  /**
+   * Which columns of the tables of efficiency are its own: those of 2, 4 and 6 poles begin with it, that of 8 poles is
+   * called so.
+   */
   readonly column: 'open' | 'enclosed' | 'IE3' | 'IE4';
   readonly price: number;
   readonly inverterDuty?: boolean;

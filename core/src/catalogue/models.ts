@@ -5,7 +5,10 @@ import type { Construction, Cooling, EnclosureClass } from './motor';
 
 /** Columns that no standard fixes, each by a model whose basis stands here and in docs/catalogue.md. */
 
-/** Rotor copper loss is taken as 22 % of all losses of a 60 or 50 Hz cage motor; slip is that share of the air-gap power. */
+/**
+ * Rotor copper loss is taken as 22 % of all losses of a 60 or 50 Hz cage motor; slip is that share of the air-gap
+ * power.
+ */
 export const usualSlip = (efficiency: number): number => 0.22 * (1 - efficiency);
 
 /**
@@ -57,7 +60,8 @@ export interface Rated {
 }
 
 /**
- * Locked-rotor current in A: the standard's `most`, but no more than a rotor can draw that gives this torque with a resistance not below its
+ * Locked-rotor current in A: the standard's `most`, but no more than a rotor can draw that gives this torque with a
+ * resistance not below its
  * running one: torque at standstill is 3 I² R ÷ ω_s. The rotor's share of rated current is about the power factor.
  */
 export function modelLockedRotorCurrent(most: number, r: Rated): number {
@@ -66,12 +70,15 @@ export function modelLockedRotorCurrent(most: number, r: Rated): number {
 }
 
 /**
- * Breakdown torque ÷ rated torque: the standard's `least`, and no less than a double cage has that draws this current with this torque at
- * standstill. The powers are a fit over such circuits (within an eighth), taken 7 % high, 6 % more for large motors of the design for hard starts.
+ * Breakdown torque ÷ rated torque: the standard's `least`, and no less than a double cage has that draws this current
+ * with this torque at
+ * standstill. The powers are a fit over such circuits (within an eighth), taken 7 % high, 6 % more for large motors of
+ * the design for hard starts.
  */
 export function modelBreakdownTorque(least: number, lockedRotorCurrent: number, hard: boolean, r: Rated): number {
   const ratio = lockedRotorCurrent / r.current;
-  const cage = 0.204 * ratio ** 1.754 * r.lockedRotorTorque ** -0.302 * r.slip ** 0.219 * (r.powerFactor * r.efficiency) ** -1.591; // prettier-ignore
+  const cage =
+    0.204 * ratio ** 1.754 * r.lockedRotorTorque ** -0.302 * r.slip ** 0.219 * (r.powerFactor * r.efficiency) ** -1.591;
   return Number(Math.max(least, hard && ratio > 5.8 ? 1.06 * cage : cage).toFixed(2));
 }
 
@@ -84,7 +91,10 @@ export function modelInertia(power: number, synchronous: number): number {
   return round(pounds * 0.45359237 * 0.3048 ** 2, 3);
 }
 
-/** Mass in kg: 16.5 kg × kW^0.82 at four poles, more with poles, less for open and aluminium; common practice, a third either way. */
+/**
+ * Mass in kg: 16.5 kg × kW^0.82 at four poles, more with poles, less for open and aluminium; common practice, a third
+ * either way.
+ */
 export function modelMass(power: number, poles: number, enclosure: EnclosureClass, construction: Construction): number {
   const open = enclosure === 'open' ? 0.85 : 1;
   const metal = construction === 'aluminium' ? 0.75 : construction === 'rolled-steel' ? 0.85 : 1;
@@ -92,7 +102,8 @@ export function modelMass(power: number, poles: number, enclosure: EnclosureClas
 }
 
 /**
- * Sound power level in dB(A): the limit of IEC 60034-9 by shaft height, 60 Hz 5 dB (2 poles) or 3 dB more. A blower sounds like
+ * Sound power level in dB(A): the limit of IEC 60034-9 by shaft height, 60 Hz 5 dB (2 poles) or 3 dB more. A blower
+ * sounds like
  * four poles at any speed. Frames below 90 mm as 90 mm.
  */
 export function modelSound(shaftHeight: number, poles: number, frequency: number, cooling: Cooling): number {
@@ -108,7 +119,10 @@ export function heightOf(frame: string | null, system: FrameSystem, power: numbe
   return found?.shaftHeight ?? Math.min(355, 70 * (power / 1000) ** 0.32);
 }
 
-/** What the frame is made of: rolled steel to about 2 hp, cast iron above; washdown stainless; inverter duty aluminium to 11 kW. */
+/**
+ * What the frame is made of: rolled steel to about 2 hp, cast iron above; washdown stainless; inverter duty aluminium
+ * to 11 kW.
+ */
 export function usualConstruction(power: number, enclosure: EnclosureClass, inverterDuty: boolean): Construction {
   if (enclosure === 'washdown') return 'stainless';
   if (enclosure === 'severe-duty') return 'cast-iron';

@@ -18,7 +18,10 @@ export interface Stock {
   readonly assumed: readonly string[];
 }
 
-/** What can be bought or is on the shelf. Powers in W, speeds in r/min, voltages in V, currents in A, inertia in kg·m², mass in kg, sound in dB(A). */
+/**
+ * What can be bought or is on the shelf. Powers in W, speeds in r/min, voltages in V, currents in A, inertia in kg·m²,
+ * mass in kg, sound in dB(A).
+ */
 export interface Motor {
   readonly id: string;
   readonly name: string;
@@ -43,7 +46,10 @@ export interface Motor {
   readonly designLetter: string;
   readonly insulation: 'A' | 'E' | 'B' | 'F' | 'H' | 'N';
   readonly leads: 3 | 6 | 9 | 12;
-  /** Voltage at which the running connection is delta with both winding ends brought out; null where star-delta is impossible. */
+  /**
+   * Voltage at which the running connection is delta with both winding ends brought out; null where star-delta is
+   * impossible.
+   */
   readonly deltaVoltage: number | null;
   /** Times rated current is not standard; this is A at the highest connection voltage. */
   readonly lockedRotorCurrent: number;

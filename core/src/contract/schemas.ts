@@ -24,7 +24,9 @@ export const sourceSchema = z.strictObject({
 const assumed = z.strictObject({ field: z.string(), value: z.union([z.number(), z.string()]), why: z.string() });
 export type Assumed = Frozen<z.output<typeof assumed>>;
 
-/** Where one input of a figure came from: a field of the case, a house rule, a table, or the subject's catalogue row. */
+/**
+ * Where one input of a figure came from: a field of the case, a house rule, a table, or the subject's catalogue row.
+ */
 const origin = z.strictObject({
   field: z.string().optional(),
   rule: z.string().optional(),

@@ -58,7 +58,9 @@ export function entryVerdict(
   judged: Judged,
   entry: number,
   requirement: RequirementId,
-): { readonly outcome: Outcome; readonly margin: number; readonly answered: 'remedy' | 'condition' | undefined } | undefined {
+):
+  | { readonly outcome: Outcome; readonly margin: number; readonly answered: 'remedy' | 'condition' | undefined }
+  | undefined {
   const index = entry * R + columnOf(requirement);
   const outcome = judged.outcomes[index] ?? code.none;
   const answered = judged.answers[index] ?? answer.none;
@@ -69,7 +71,7 @@ export function entryVerdict(
         margin: judged.margins[index] ?? 0,
         answered: answered === answer.none ? undefined : answered === answer.condition ? 'condition' : 'remedy',
       };
-} // prettier-ignore
+}
 
 /** The remedy of a verdict, by its number. */
 export const remedyNamed = (kinds: readonly RemedyKind[], answered: number): RemedyKind | undefined =>

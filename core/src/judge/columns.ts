@@ -5,7 +5,10 @@ import { bulkOf, type Practice } from '../practice';
 import { code } from './code';
 import { connectionFor, isShortShaft, starDeltaFits } from '../needs';
 
-/** What a practice and a motor's build say of every motor of a list whatever the needs; numbers only, NaN where there is none. */
+/**
+ * What a practice and a motor's build say of every motor of a list whatever the needs; numbers only, NaN where there
+ * is none.
+ */
 export interface BuildColumns {
   readonly frequency: Float64Array;
   /** What prices of remedies grow with. */

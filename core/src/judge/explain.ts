@@ -76,7 +76,10 @@ function controlFor(needs: Needs, motor: Motor, method: Method): Control {
     : { name: 'Drive above the generic ladder', ratedCurrent: null };
 }
 
-/** Verdicts in words, and what would have to change for a failing candidate to be admitted: one change for each failing requirement. */
+/**
+ * Verdicts in words, and what would have to change for a failing candidate to be admitted: one change for each failing
+ * requirement.
+ */
 function verdictsOf(
   needs: Needs,
   judged: Judged,

@@ -10,7 +10,9 @@ import { code } from './code';
 import { problemCode, type Bench, type Entry } from './requirement';
 import { asked } from './requirements';
 
-/** Judges every motor with every method against the needs: closed forms and one bracketed root each. Simulates nothing. */
+/**
+ * Judges every motor with every method against the needs: closed forms and one bracketed root each. Simulates nothing.
+ */
 export function judge(needs: Needs, motors: readonly Motor[], methods: readonly Method[], pinned = false): Judged {
   const columns = motorColumns(motors);
   const M = methods.length;
@@ -135,7 +137,10 @@ function assessor(judged: Judged): Assess {
 /** More than any efficiency or margin of power. */
 const beyondAny = 1e6;
 
-/** What open cautions weigh: a share of the purchase where the ranking is by money; else each comes before any margin or efficiency. */
+/**
+ * What open cautions weigh: a share of the purchase where the ranking is by money; else each comes before any margin
+ * or efficiency.
+ */
 function weightOf({ rules }: Needs, price: number, open: number): number {
   const money = rules.ranking === 'life-cycle' || rules.ranking === 'price' || rules.ranking === 'shelf';
   return money ? rules.cautionWeight * price * open : beyondAny * open;
@@ -185,7 +190,9 @@ function smallestOf(practice: string): ReadonlyMap<number, number> {
 }
 const smallest = new Map<string, ReadonlyMap<number, number>>();
 
-/** A margin is a share left over: beyond a millionfold it says no more, and where it is none the sums have overflowed. */
+/**
+ * A margin is a share left over: beyond a millionfold it says no more, and where it is none the sums have overflowed.
+ */
 const bounded = (margin: number): number => (margin > most ? most : margin >= -most ? margin : -most);
 const most = 1e6;
 
@@ -205,7 +212,10 @@ const newEntry = (): Entry => ({
   condition: false,
 });
 
-/** What several requirements read of one motor with one method: where it settles, its voltages, and its standstill by the laws that Start narrates. */
+/**
+ * What several requirements read of one motor with one method: where it settles, its voltages, and its standstill by
+ * the laws that Start narrates.
+ */
 function moveTo(
   e: Entry,
   { needs, c, supply, overload }: Bench,
@@ -239,7 +249,10 @@ function moveTo(
   e.share = e.torque / (lockedTorque || 1e-9);
 }
 
-/** Highest torque the load's shape asks between standstill and 70 % speed, ÷ steady torque; less where it starts unloaded. */
+/**
+ * Highest torque the load's shape asks between standstill and 70 % speed, ÷ steady torque; less where it starts
+ * unloaded.
+ */
 function runUpRatio({ load }: Needs): number {
   let most = 0;
   for (let x = 0.1; x < 0.75; x += 0.1) most = Math.max(most, torqueRatio(load.shape, x));

@@ -38,7 +38,8 @@ export function judgeLesson(needs: Needs, lesson: LessonId, motor: Motor, method
         : verdict(
             'caution',
             () =>
-              `After heat and height it keeps ${percent(1 + reserve)} of the rating that was overheated: only right if the load was measured.`,
+              `After heat and height it keeps ${percent(1 + reserve)} of the rating ` +
+              `that was overheated: only right if the load was measured.`,
             reserve,
           );
     }

@@ -38,7 +38,10 @@ export interface Entry {
   /** Connected voltage of the motor, and voltage of the line, V. */
   own: number;
   line: number;
-  /** At standstill: dip at the bus (NaN where the source is not described), torque in N·m, and that ÷ locked-rotor torque. */
+  /**
+   * At standstill: dip at the bus (NaN where the source is not described), torque in N·m, and that ÷ locked-rotor
+   * torque.
+   */
   dip: number;
   torque: number;
   share: number;
@@ -86,7 +89,10 @@ export interface Requirement<I extends string = string> {
   readonly problems: readonly Problem['id'][];
   /** Whether these needs ask it of any candidate at all; then it is judged for each. */
   applies(needs: Needs): boolean;
-  /** Outcome code, leaving margin, remedy and condition in the entry; runs over columns for every candidate, so it makes nothing. */
+  /**
+   * Outcome code, leaving margin, remedy and condition in the entry; runs over columns for every candidate, so it
+   * makes nothing.
+   */
   judge(bench: Bench, entry: Entry): number;
   /** Margin by the simulated start, where it has one of its own. */
   marginOf(bench: Bench, entry: Entry, tried: Tried): number;

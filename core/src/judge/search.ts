@@ -4,9 +4,12 @@ import { code } from './code';
 import { before, bestOf, judge, simulateEntry } from './judge';
 
 /**
- * Finds the first choice. Closed forms never rule out what a simulated start would pass, and a simulated start never costs less than
- * they say: so the starts of the best are simulated in order, until the best there is has been. Then those that cost the same within
- * the house rule count as equal, and cautions, likeness to the old motor and size decide between them. Puts it first in the order.
+ * Finds the first choice. Closed forms never rule out what a simulated start would pass, and a simulated start never
+ * costs less than
+ * they say: so the starts of the best are simulated in order, until the best there is has been. Then those that cost
+ * the same within
+ * the house rule count as equal, and cautions, likeness to the old motor and size decide between them. Puts it first
+ * in the order.
  */
 export function findFirst(judged: Judged): void {
   settleHead(judged);
@@ -41,11 +44,12 @@ function settleHead(judged: Judged): void {
   const M = judged.methods.length;
   for (;;) {
     const head = judged.order[0];
-    if (head === undefined || judged.worst[head] === code.fail || judged.simulated[head] || !judged.bench.simulates) return;
+    if (head === undefined || judged.worst[head] === code.fail || judged.simulated[head] || !judged.bench.simulates)
+      return;
     simulateEntry(judged, head);
     reinsertHead(judged, bestOf(judged, Math.floor(head / M)));
   }
-} // prettier-ignore
+}
 
 function reinsertHead(judged: Judged, entry: number): void {
   const { order } = judged;
@@ -122,10 +126,20 @@ function likenessOf(judged: Judged): Likeness {
     ['fewer open cautions', (e) => judged.open[e] ?? 0],
     ['the old enclosure', (e) => (old.enclosure === undefined ? 0 : unlike(motor(e)?.enclosure === old.enclosure))],
     ['the old number of poles', (e) => (old.poles === undefined ? 0 : unlike(motor(e)?.poles === old.poles))],
-    ['the old voltage', (e) => old.voltage === undefined ? 0 : unlike(motor(e)?.connections.some((c) => Math.abs(c.voltage / (old.voltage ?? 1) - 1) < 0.01))],
+    [
+      'the old voltage',
+      (e) =>
+        old.voltage === undefined
+          ? 0
+          : unlike(motor(e)?.connections.some((c) => Math.abs(c.voltage / (old.voltage ?? 1) - 1) < 0.01)),
+    ],
     ['the smaller rating', (e) => Math.round(columns.power[Math.floor(e / M)] ?? 0)],
     ['the old frame', (e) => (bench.frame === undefined ? 0 : unlike(bench.frame[Math.floor(e / M)] === 1))],
-    ['the old service factor', (e) => old.serviceFactor === undefined ? 0 : unlike((motor(e)?.serviceFactor ?? 1) >= old.serviceFactor - 0.005)],
+    [
+      'the old service factor',
+      (e) =>
+        old.serviceFactor === undefined ? 0 : unlike((motor(e)?.serviceFactor ?? 1) >= old.serviceFactor - 0.005),
+    ],
     ['life-cycle cost', (e) => judged.rank[e] ?? 0],
   ];
   return (a, b) => {
@@ -135,7 +149,7 @@ function likenessOf(judged: Judged): Likeness {
     }
     return { order: before(judged, a, b), by: 'the order of the list' };
   };
-} // prettier-ignore
+}
 
 function toFront(judged: Judged, winner: number): void {
   const M = judged.methods.length;

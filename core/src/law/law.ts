@@ -31,7 +31,10 @@ export interface Estimate {
   readonly band: readonly [number, number];
 }
 
-/** A worked example: inputs in the law's units, the value, and where it is from. Never copied from the law's own answer. */
+/**
+ * A worked example: inputs in the law's units, the value, and where it is from. Never copied from the law's own
+ * answer.
+ */
 export interface Example<A extends Takes = Takes> {
   readonly of: { readonly [K in keyof A]: number };
   readonly gives: number;
@@ -78,7 +81,8 @@ export function isLaw(x: unknown): x is Law {
 }
 
 /**
- * Every law that a module exports, those made for the rows or the machine of a case among them (an empty one shows their papers):
+ * Every law that a module exports, those made for the rows or the machine of a case among them (an empty one shows
+ * their papers):
  * documentation and tests walk modules with it.
  */
 export function lawsIn(module: object): Law[] {

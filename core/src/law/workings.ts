@@ -156,7 +156,10 @@ export class Workings {
     this.finding('case.gap', 'note', text);
   }
 
-  /** Says where a law is used beyond the values for which it holds, in a figure or for a row; once for each law and value. */
+  /**
+   * Says where a law is used beyond the values for which it holds, in a figure or for a row; once for each law and
+   * value.
+   */
   noteOutside<A extends Takes>(
     by: Law<A>,
     values: Arguments<A>,
@@ -167,7 +170,8 @@ export class Workings {
       if (unit === undefined) continue;
       const input: Input<A[typeof name]> = inputs[name];
       const write = (value: number): string => writeQuantity(value, unit);
-      const text = `${by.name} holds for ${name} ${rangeText(by.range[name], write)}; here it is ${write(values[name])}.`;
+      const text =
+        `${by.name} holds for ${name} ${rangeText(by.range[name], write)}; ` + `here it is ${write(values[name])}.`;
       if (this.findings.some((f) => f.text === text)) continue;
       const fields = !isId(input) && input.field ? [input.field] : [];
       this.finding('case.beyond-law', 'note', text, { fields, figures: isId(input) ? [input] : [], source: by.source });

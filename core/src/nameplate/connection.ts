@@ -19,7 +19,10 @@ export function connectionKind(groups: readonly (readonly number[])[]): Connecti
 
 export interface Wiring {
   readonly words: string;
-  /** Voltage over one coil group per line volt: the same on every line the plate permits (nine leads taken as star-wound). */
+  /**
+   * Voltage over one coil group per line volt: the same on every line the plate permits (nine leads taken as
+   * star-wound).
+   */
   readonly windingShare: number;
   /** Whether star-delta starting is possible on this line. */
   readonly starDelta: boolean;
@@ -45,7 +48,9 @@ export function wiringFor(
         ? 'star: line to U1, V1, W1; join U2-V2-W2'
         : 'delta: bars U1-W2, V1-U2, W1-V2';
     return {
-      words: `${how}; six leads${star ? '. Star-delta would need delta on this line: not possible here' : '. Star-delta is possible'}`,
+      words:
+        `${how}; six ` +
+        `leads${star ? '. Star-delta would need delta on this line: not possible here' : '. Star-delta is possible'}`,
       windingShare: star ? root : 1,
       starDelta: !star,
       source: numbers ? terminalSource : iecTerminalSource,
@@ -59,7 +64,8 @@ export function wiringFor(
       : 'series: line to 1, 2, 3; join 4-7, 5-8, 6-9';
     const words = twelve
       ? `${low ? 'parallel' : 'series'}, by the diagram in the lid; twelve leads, so star-delta is possible`
-      : `${nine}; ${leads === undefined ? 'nine leads, commonly' : `${leads} leads`}: no star-delta start on those, it wants twelve`;
+      : `${nine}; ${leads === undefined ? 'nine leads, commonly' : `${leads} leads`}: ` +
+        `no star-delta start on those, it wants twelve`;
     return { words, windingShare: low ? root : root / 2, starDelta: twelve, source: terminalSource };
   }
   const six = leads !== undefined && leads >= 6;

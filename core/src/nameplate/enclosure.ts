@@ -9,7 +9,8 @@ export function enclosureText(plate: Pick<Plate, 'enclosure' | 'protection'>): s
 }
 
 /**
- * The class of a plate's enclosure, in the practice's words or by its IP code; undefined where neither says one. A motor certified for
+ * The class of a plate's enclosure, in the practice's words or by its IP code; undefined where neither says one. A
+ * motor certified for
  * an explosive atmosphere is at least an enclosed one, whatever words it uses.
  */
 export function enclosureOf(plate: Plate, practice: Pick<Practice, 'enclosureClass'>): string | undefined {

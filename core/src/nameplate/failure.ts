@@ -97,7 +97,8 @@ interface Knowledge {
 }
 
 const percent = (x: number): string => `${(x * 100).toFixed(0)} %`;
-const when = (holds: boolean, weight: number, reason: string): readonly (readonly [number, string])[] => (holds ? [[weight, reason]] : []); // prettier-ignore
+const when = (holds: boolean, weight: number, reason: string): readonly (readonly [number, string])[] =>
+  holds ? [[weight, reason]] : [];
 const fedByDrive = (c: Circumstances): readonly (readonly [number, string])[] => [
   ...when(c.method === 'drive', 2, 'It ran on a drive.'),
   ...when(c.method !== undefined && c.method !== 'drive', -6, 'It did not run on a drive.'),
@@ -135,7 +136,11 @@ const knowledge: Readonly<Record<CauseId, Knowledge>> = {
     title: 'Cooling blocked by dirt',
     remedy: 'An enclosure that keeps the dirt out of the winding, and a fan cover that is cleaned.',
     lesson: 'history-enclosure',
-    evidence: (c) => [...when(c.open && c.dirty, 3, 'An open motor stood in a dirty place.'), ...when(c.dirty && !c.open, 1, 'The place is dirty.'), ...when(!c.dirty, -1, 'The place is clean.')], // prettier-ignore
+    evidence: (c) => [
+      ...when(c.open && c.dirty, 3, 'An open motor stood in a dirty place.'),
+      ...when(c.dirty && !c.open, 1, 'The place is dirty.'),
+      ...when(!c.dirty, -1, 'The place is clean.'),
+    ],
   },
   'low-voltage': {
     title: 'Voltage too low',
@@ -190,7 +195,10 @@ const knowledge: Readonly<Record<CauseId, Knowledge>> = {
     title: 'Belt pulling too hard',
     remedy: 'A roller bearing at the drive end, larger sheaves, and tension by gauge.',
     lesson: 'history-bearing',
-    evidence: (c) => [...when(c.belt, 2, 'A belt pulls on the shaft.'), ...when(!c.belt, -4, 'No belt is on the shaft.')], // prettier-ignore
+    evidence: (c) => [
+      ...when(c.belt, 2, 'A belt pulls on the shaft.'),
+      ...when(!c.belt, -4, 'No belt is on the shaft.'),
+    ],
   },
   misalignment: {
     title: 'Misalignment or vibration',
@@ -218,13 +226,19 @@ const knowledge: Readonly<Record<CauseId, Knowledge>> = {
     title: 'Water inside',
     remedy: 'An enclosure for the water that is there, drains at the lowest point, heaters where it condenses.',
     lesson: 'history-enclosure',
-    evidence: (c) => [...when(c.wet, 2, 'Water reaches the motor.'), ...when(!c.wet, 0, 'The place is said to be dry: condensation, or it is not.')], // prettier-ignore
+    evidence: (c) => [
+      ...when(c.wet, 2, 'Water reaches the motor.'),
+      ...when(!c.wet, 0, 'The place is said to be dry: condensation, or it is not.'),
+    ],
   },
   pulses: {
     title: 'Voltage pulses of the drive',
     remedy: 'A winding made for pulses, a short cable, or a dV/dt or sine filter.',
     lesson: 'history-pulses',
-    evidence: (c) => [...fedByDrive(c), ...when(c.method === 'drive' && (c.cable ?? 0) > 15, 2, `The cable is ${c.cable} m long.`)], // prettier-ignore
+    evidence: (c) => [
+      ...fedByDrive(c),
+      ...when(c.method === 'drive' && (c.cable ?? 0) > 15, 2, `The cable is ${c.cable} m long.`),
+    ],
   },
   surge: {
     title: 'A surge, or a winding fault',
@@ -248,7 +262,10 @@ const knowledge: Readonly<Record<CauseId, Knowledge>> = {
   age: {
     title: 'Age',
     remedy: 'Nothing but a new motor.',
-    evidence: (c) => [...when((c.years ?? 0) >= 12, 3, `It ran ${(c.years ?? 0).toFixed(0)} years.`), ...when((c.years ?? 99) < 8, -3, `It ran only ${(c.years ?? 0).toFixed(1)} years.`)], // prettier-ignore
+    evidence: (c) => [
+      ...when((c.years ?? 0) >= 12, 3, `It ran ${(c.years ?? 0).toFixed(0)} years.`),
+      ...when((c.years ?? 99) < 8, -3, `It ran only ${(c.years ?? 0).toFixed(1)} years.`),
+    ],
   },
 };
 
@@ -265,7 +282,10 @@ const sight: Readonly<Record<Seen, string>> = {
   unknown: 'Not known',
 };
 
-/** Likely causes, most likely first, with what speaks for and against each; and what the new choice must do differently. */
+/**
+ * Likely causes, most likely first, with what speaks for and against each; and what the new choice must do
+ * differently.
+ */
 export function learn(
   seen: readonly Seen[],
   c: Circumstances,

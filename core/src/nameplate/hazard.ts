@@ -83,7 +83,8 @@ export interface HazardMark {
 }
 
 /**
- * The words by which a plate says that its motor was made for an explosive atmosphere; undefined where it says none. A permission is
+ * The words by which a plate says that its motor was made for an explosive atmosphere; undefined where it says none. A
+ * permission is
  * never read from them: only that an ordinary motor must not take its place.
  */
 export function hazardMark(plate: Plate & { readonly text?: string }): HazardMark | undefined {

@@ -135,12 +135,15 @@ export function unitOfHeading(heading: string, dimension: Dimension): string | u
   return undefined;
 }
 
-/** Reads one row of a list: a motor, or what is wrong in which column. Cells that a spreadsheet would run are refused. */
+/**
+ * Reads one row of a list: a motor, or what is wrong in which column. Cells that a spreadsheet would run are refused.
+ */
 export function readListRow(cells: readonly string[], headings: readonly string[], mapping: ListMapping): RowReading {
   const errors: { column: string; message: string }[] = [];
   const plate: Record<string, string | number> = {};
   const own: { name?: string; quantity?: number; place?: string; price?: number } = {};
-  const fail = (at: number, message: string): void => void errors.push({ column: headings[at] ?? `column ${at + 1}`, message }); // prettier-ignore
+  const fail = (at: number, message: string): void =>
+    void errors.push({ column: headings[at] ?? `column ${at + 1}`, message });
   for (const column of columns) {
     const at = mapping[column.key];
     if (at === undefined) continue;

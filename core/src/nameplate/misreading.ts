@@ -103,7 +103,14 @@ function alterations(plate: Plate, fields: ReadonlySet<string>, practice: Practi
 
 const blockFields = ['power', 'voltage', 'current', 'speed'] as const;
 const groupFields = [...blockFields, 'powerAlso', 'serviceFactorCurrent'] as const;
-const shareFields = ['efficiency', 'efficiencyMinimum', 'efficiencyThreeQuarter', 'efficiencyHalf', 'powerFactor', 'serviceFactor'] as const; // prettier-ignore
+const shareFields = [
+  'efficiency',
+  'efficiencyMinimum',
+  'efficiencyThreeQuarter',
+  'efficiencyHalf',
+  'powerFactor',
+  'serviceFactor',
+] as const;
 const quantityOf = { maxSpeed: 'speed', temperatureRise: 'temperatureRise', frequency: 'frequency' } as const;
 
 /** 50 is taken for 60 more often than its digits are mistaken. */
@@ -140,7 +147,14 @@ function likely(field: GroupField, values: readonly number[], practice: Practice
 }
 
 type GroupField = (typeof groupFields)[number];
-const dimensionOf = { power: 'power', powerAlso: 'power', voltage: 'voltage', current: 'current', serviceFactorCurrent: 'current', speed: 'speed' } as const; // prettier-ignore
+const dimensionOf = {
+  power: 'power',
+  powerAlso: 'power',
+  voltage: 'voltage',
+  current: 'current',
+  serviceFactorCurrent: 'current',
+  speed: 'speed',
+} as const;
 
 /** The plate with one rating read otherwise, where plates carry such a value. */
 function withGroups<P extends object>(plate: P, field: GroupField, text: string, practice: Practice): P | undefined {
@@ -219,7 +233,8 @@ function digitVariants(text: string | undefined): Variant[] {
     const number = match[0];
     const at = match.index;
     const put = (other: string, why: string, rank: number): void => {
-      if (other !== number && !/^0+(?!\.)/.test(other)) found.push({ text: text.slice(0, at) + other + text.slice(at + number.length), why, rank }); // prettier-ignore
+      if (other !== number && !/^0+(?!\.)/.test(other))
+        found.push({ text: text.slice(0, at) + other + text.slice(at + number.length), why, rank });
     };
     for (let i = 0; i + 1 < number.length; i++) {
       const [a, b] = [number.charAt(i), number.charAt(i + 1)];

@@ -5,8 +5,27 @@ export const coolingSource = remembered('standard', 'IEC 60034-6', '1991', 'simp
 export const mountingSource = remembered('standard', 'IEC 60034-7', '2020', 'Codes I and II');
 export const enclosureWordsSource = remembered('standard', 'NEMA MG 1', '2016', '1.25 to 1.27');
 
-const solids = ['no protection', 'objects over 50 mm', 'objects over 12 mm', 'objects over 2.5 mm', 'objects over 1 mm', 'dust, in harmful amount', 'dust-tight']; // prettier-ignore
-const waters = ['no protection', 'dripping', 'dripping, tilted to 15°', 'spraying', 'splashing', 'jets', 'heavy seas, strong jets', 'immersion', 'continuous immersion', 'high-pressure hot jets']; // prettier-ignore
+const solids = [
+  'no protection',
+  'objects over 50 mm',
+  'objects over 12 mm',
+  'objects over 2.5 mm',
+  'objects over 1 mm',
+  'dust, in harmful amount',
+  'dust-tight',
+];
+const waters = [
+  'no protection',
+  'dripping',
+  'dripping, tilted to 15°',
+  'spraying',
+  'splashing',
+  'jets',
+  'heavy seas, strong jets',
+  'immersion',
+  'continuous immersion',
+  'high-pressure hot jets',
+];
 
 /** "IP55" in words; undefined where no IP code stands in the text. */
 export function readProtection(text: string): { readonly code: string; readonly words: string } | undefined {

@@ -33,7 +33,10 @@ export type MadeMotor =
 
 const enclosureClasses: readonly EnclosureClass[] = ['open', 'enclosed', 'severe-duty', 'washdown'];
 
-/** What of power, voltage, current, speed and frequency a plate does not say, so that it cannot be judged; none where it can. */
+/**
+ * What of power, voltage, current, speed and frequency a plate does not say, so that it cannot be judged; none where
+ * it can.
+ */
 export function missingOf(plate: Plate): string[] {
   const speed = plate.speed?.groups.flat().at(-1);
   const missing = [
@@ -47,7 +50,8 @@ export function missingOf(plate: Plate): string[] {
 }
 
 /**
- * A motor to judge from what its plate says. Power, voltage, current, speed and frequency must be there; what else is missing is taken
+ * A motor to judge from what its plate says. Power, voltage, current, speed and frequency must be there; what else is
+ * missing is taken
  * as usual for the rating by the standards of its tradition, and named in `stock.assumed`.
  */
 export function motorOfPlate(plate: Plate, asked: Practice, options: StockOptions): MadeMotor {

@@ -15,7 +15,10 @@ export const directSpeed = (needs: Needs, c: MotorColumns, i: number): number =>
     needs.load.shape,
   );
 
-/** Speed the motor settles at with a method: a drive holds what is asked, everything else runs where motor and load meet. */
+/**
+ * Speed the motor settles at with a method: a drive holds what is asked, everything else runs where motor and load
+ * meet.
+ */
 export const settledSpeed = (needs: Needs, method: Method, direct: number): number =>
   method === 'drive' ? needs.load.speed * Math.max(1, needs.speed.max) : direct;
 
@@ -47,7 +50,10 @@ export const starDeltaFits = (
   { deltaVoltage }: Pick<Motor, 'deltaVoltage'>,
 ): boolean => deltaVoltage !== null && practice.voltageFit(line, deltaVoltage).outcome !== 'fail';
 
-/** Overload a drive must hold for a minute: 150 % for constant torque, 120 % for variable torque, more where the case asks. */
+/**
+ * Overload a drive must hold for a minute: 150 % for constant torque, 120 % for variable torque, more where the case
+ * asks.
+ */
 export const driveOverload = (needs: Needs): number =>
   Math.max(isVariableTorque(needs.load.shape) ? 1.2 : 1.5, needs.load.peak);
 

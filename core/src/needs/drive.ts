@@ -3,7 +3,10 @@ import { q } from '../quantity';
 import { driveOverload } from './candidate';
 import type { Needs } from './walk';
 
-/** Continuous output current in A that a motor of this current (A) and rated torque (N·m) asks of a drive under these needs. */
+/**
+ * Continuous output current in A that a motor of this current (A) and rated torque (N·m) asks of a drive under these
+ * needs.
+ */
 export function driveCurrentAsked(needs: Needs, current: number, ratedTorque: number): number {
   const I_n = q(current, 'A');
   const { peak, torque } = needs.load;

@@ -48,7 +48,10 @@ export const enclosureWords: readonly EnclosureWords[] = [
   },
 ];
 
-/** Enclosure classes that will do, cheapest first. Both traditions sort places alike; only their words and codes differ. */
+/**
+ * Enclosure classes that will do, cheapest first. Both traditions sort places alike; only their words and codes
+ * differ.
+ */
 export function suitableEnclosures({ dirt, water, corrosive, food, mounting }: PlaceNeeds): readonly string[] {
   if (water === 'washdown' || food) return ['washdown'];
   if (corrosive) return ['severe-duty', 'washdown'];

@@ -74,7 +74,9 @@ export interface Practice {
   readonly name: string;
   readonly words: Words;
   readonly frequency: Q<'Hz'>;
-  /** Service factor wanted of a motor on a drive, as a sign of its cooling; absent where motors are not rated by one. */
+  /**
+   * Service factor wanted of a motor on a drive, as a sign of its cooling; absent where motors are not rated by one.
+   */
   readonly driveServiceFactor?: number;
   /** Conductors start from table or plate current unless a house rule says otherwise. */
   readonly conductorBasis: 'table' | 'plate';
@@ -103,7 +105,10 @@ export interface Practice {
   ratingsInFrame(designation: string, poles: number): readonly number[];
   /** Hz at which the classes of efficiency are tabled, where they hold at no other. */
   readonly efficiencyTabledAt?: number;
-  /** Classes of efficiency at a rating, lowest first; none where the tables do not reach. Open motors may have their own. */
+  /**
+   * Classes of efficiency at a rating, lowest first; none where the tables do not reach. Open motors may have their
+   * own.
+   */
   efficiencyClasses(power: number, poles: number, open?: boolean): readonly EfficiencyClass[];
   /** The class a plate names ("IE3", "PREM EFF"), by the name used in `efficiencyClasses`. */
   readEfficiencyClass(text: string): string | undefined;
@@ -117,11 +122,15 @@ export interface Practice {
   /** Shaft height in mm from a frame designation; undefined where the designation is not one of the practice's. */
   shaftHeight(frame: string): Prescribed<number> | undefined;
   /**
-   * The code's table current in A for a rating in W at the motor's own voltage, or at the supply's where the motor is used on a supply the
+   * The code's table current in A for a rating in W at the motor's own voltage, or at the supply's where the motor is
+   * used on a supply the
    * table has a column of its own for (a 230 V motor on 208 V). Undefined where the table has no such rating.
    */
   tableCurrent(power: number, voltage: number, plate: number, supply?: number): Prescribed<number> | undefined;
-  /** Motors of less than this speed, r/min, may draw more than the table: conductors go by the larger of table and plate. */
+  /**
+   * Motors of less than this speed, r/min, may draw more than the table: conductors go by the larger of table and
+   * plate.
+   */
   readonly lowSpeed?: Prescribed<number>;
   /** Overload percentages by service factor and, where stamped, temperature rise in K. */
   overload(serviceFactor: number, rise?: number): OverloadRule;
@@ -141,7 +150,10 @@ export interface Practice {
   driveSizes(voltage: number): Prescribed<readonly DriveSize[]>;
   /** Seconds a motor at its running temperature bears its locked-rotor current. */
   readonly stallTime: Prescribed<number>;
-  /** Largest load inertia in kg·m² at its shaft that the standard's motor starts twice from cold or once from hot, on the full line. */
+  /**
+   * Largest load inertia in kg·m² at its shaft that the standard's motor starts twice from cold or once from hot, on
+   * the full line.
+   */
   inertiaLimit(power: number, poles: number): Prescribed<number>;
 }
 

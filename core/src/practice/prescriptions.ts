@@ -1,7 +1,9 @@
 import { definition } from '../contract';
 import { law, notNegative, positive, share } from '../law';
 
-/** Laws that multiply a current by what a practice prescribes. The factor's own source stands beside it in the working. */
+/**
+ * Laws that multiply a current by what a practice prescribes. The factor's own source stands beside it in the working.
+ */
 const prescription = definition('Prescription', 'current × the factor the practice prescribes');
 
 export const conductorCurrent = law({
@@ -40,7 +42,10 @@ export const overloadTrip = law({
   of: ({ k, I }) => k * I,
 });
 
-/** Continuous output current a drive must have: plate current, or the overload's current spread over its overload factor. */
+/**
+ * Continuous output current a drive must have: plate current, or the overload's current spread over its overload
+ * factor.
+ */
 export const driveCurrent = law({
   name: 'Continuous output current needed of the drive',
   symbol: 'I_d',

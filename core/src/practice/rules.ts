@@ -23,14 +23,16 @@ export const houseRules = {
     'Margin on power',
     1.1,
     [1, 1.1, 1.15, 1.25],
-    'Next size after a 10 % margin; dirt raises it to 15 % unless it is set here. Heat is counted by derating, not by margin as well.',
+    'Next size after a 10 % margin; dirt raises it to 15 % unless it is set ' +
+      'here. Heat is counted by derating, not by margin as well.',
     { min: 1, max: 3 },
   ),
   dutySizing: rule<'steady' | 'thermal'>(
     'Duty cycle sizes by',
     'steady',
     ['steady', 'thermal'],
-    'The steady demand, or more where the cycle heats more: a cycle as told is seldom the cycle as run. The other school takes the thermal equivalent even where it is less.',
+    'The steady demand, or more where the cycle heats more: a cycle as told is seldom the cycle as ' +
+      'run. The other school takes the thermal equivalent even where it is less.',
   ),
   driveMatch: rule<'current' | 'power'>(
     'Drive matched by',
@@ -98,7 +100,8 @@ export const houseRules = {
     'An open caution weighs, of the purchase price',
     0.25,
     [0, 0.1, 0.25, 0.5],
-    'Something not answered costs thought, time or a call later: a quarter of the price is about what it turns out to cost.',
+    'Something not answered costs thought, time or a call later: a ' +
+      'quarter of the price is about what it turns out to cost.',
     { min: 0, max: 5 },
   ),
   costTie: rule<number>(

@@ -1,6 +1,9 @@
 import type { Source } from '../contract';
 
-/** A row of a table: its rating (or the upper end of its band), then the value of each column; null where the table has none. */
+/**
+ * A row of a table: its rating (or the upper end of its band), then the value of each column; null where the table has
+ * none.
+ */
 export type Row<V = number> = readonly [rating: number, ...values: (V | null)[]];
 
 /** A table of a standard, ascending by rating, its columns named and its source beside it. */

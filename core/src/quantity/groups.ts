@@ -10,7 +10,10 @@ export interface RatingGroups<D extends Dimension = Dimension> {
   readonly groups: readonly (readonly Q<BaseUnit<D>>[])[];
 }
 
-/** Reads a grouped rating. One unit at the end serves all ("79-72/36 A"); a fraction is not a group ("3/4 hp" is one value). */
+/**
+ * Reads a grouped rating. One unit at the end serves all ("79-72/36 A"); a fraction is not a group ("3/4 hp" is one
+ * value).
+ */
 export function readGroups<D extends Dimension>(dimension: D, text: string): Reading<RatingGroups<D>> {
   const spec: DimensionSpec = dimensions[dimension];
   const want = `a ${spec.label}, grouped as on the plate, such as "208-230/460 V"`;

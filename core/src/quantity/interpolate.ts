@@ -1,4 +1,7 @@
-/** Value at x of points (x ascending) joined by straight lines and held beyond both ends; `otherwise` where there are none. */
+/**
+ * Value at x of points (x ascending) joined by straight lines and held beyond both ends; `otherwise` where there are
+ * none.
+ */
 export function interpolate(points: readonly (readonly [number, number])[], x: number, otherwise: number): number {
   let before = points[0];
   if (!before) return otherwise;

@@ -1,6 +1,9 @@
 import { dimensions, q, type BaseUnit, type Dimension, type DimensionSpec, type Q, type Unit } from './units';
 
-/** Nought but for the last bits: no quantity or share of this trade is meant by it, and what is divided by it overflows. */
+/**
+ * Nought but for the last bits: no quantity or share of this trade is meant by it, and what is divided by it
+ * overflows.
+ */
 export const isMinute = (value: number): boolean => value !== 0 && Math.abs(value) < 1e-9;
 
 /** A quantity as it was typed, with its value in the dimension's base unit. */
@@ -43,7 +46,8 @@ export function readNumber(text: string): Reading<number> {
 
 /**
  * Reads "number unit" of a dimension: `readQuantity('torque', '50 lbf ft')`.
- * The value comes back in the dimension's base unit; a wrong or missing unit says which kind is wanted and gives examples.
+ * The value comes back in the dimension's base unit; a wrong or missing unit says which kind is wanted and gives
+ * examples.
  */
 export function readQuantity<D extends Dimension>(dimension: D, text: string): Reading<Quantity<D>> {
   const spec: DimensionSpec = dimensions[dimension];

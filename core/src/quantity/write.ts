@@ -4,7 +4,10 @@ import { dimensionOfUnit, unitLabel, type DimensionSpec, type Unit, type UnitId 
 /** Which system a person reads in. It applies to reading, never to what was typed. */
 export type ReadingSystem = 'both' | 'si' | 'us';
 
-/** A number at three significant figures, keeping trailing zeros ("2.00"), without exponent from 0.0001 to below ten thousand million. */
+/**
+ * A number at three significant figures, keeping trailing zeros ("2.00"), without exponent from 0.0001 to below ten
+ * thousand million.
+ */
 export function writeNumber(value: number, digits = 3): string {
   if (!Number.isFinite(value)) return '—';
   if (value === 0) return '0';

@@ -22,7 +22,8 @@ export interface Bench extends StartCase {
 const benches = new WeakMap<Needs, Map<string, Bench | null>>();
 
 /**
- * Everything of a motor's start but the method, from what the case needs. Undefined where the motor's circuit or the supply's
+ * Everything of a motor's start but the method, from what the case needs. Undefined where the motor's circuit or the
+ * supply's
  * voltage is not known. Made once for each needs, and for motors that start alike; writes nothing.
  */
 export function benchFor(needs: Needs, motor: Motor): Bench | undefined {

@@ -15,14 +15,28 @@ export function startKey(motor: Motor): string {
   const { id, poles, frequency, power, speed, efficiency, lockedRotorCurrent, lockedRotorTorque, breakdownTorque } =
     motor;
   const key = [
-    id.startsWith('pinned') ? id : '', poles, frequency, power, speed, efficiency, lockedRotorCurrent, lockedRotorTorque, breakdownTorque,
-    motor.inertia, motor.designLetter, motor.deltaVoltage, ...motor.connections.flatMap((c) => [c.voltage, c.current]),
-  ].join(); // prettier-ignore
+    id.startsWith('pinned') ? id : '',
+    poles,
+    frequency,
+    power,
+    speed,
+    efficiency,
+    lockedRotorCurrent,
+    lockedRotorTorque,
+    breakdownTorque,
+    motor.inertia,
+    motor.designLetter,
+    motor.deltaVoltage,
+    ...motor.connections.flatMap((c) => [c.voltage, c.current]),
+  ].join();
   keys.set(motor, key);
   return key;
 }
 
-/** The circuit fitted to a motor connected for a voltage; found once for each. Undefined where slip or efficiency are no motor's. */
+/**
+ * The circuit fitted to a motor connected for a voltage; found once for each. Undefined where slip or efficiency are
+ * no motor's.
+ */
 export function fittedCircuit(motor: Motor, voltage: number): Fitted | undefined {
   const known = fits.get(motor) ?? new Map<number, Fitted>();
   fits.set(motor, known);
@@ -57,7 +71,9 @@ export function fittedCircuit(motor: Motor, voltage: number): Fitted | undefined
   return fitted;
 }
 
-/** The circuit that speaks for a motor: the pinned one, else one fitted to its data on the connection for this supply. */
+/**
+ * The circuit that speaks for a motor: the pinned one, else one fitted to its data on the connection for this supply.
+ */
 export function machineFor(
   needs: Needs,
   motor: Motor,

@@ -12,7 +12,10 @@ import {
 } from '../physics';
 import { writeQuantity, type Quantity } from '../quantity';
 
-/** A start as it would be set: what the simulation takes, and every setting with its field, assumed where nobody gave it. */
+/**
+ * A start as it would be set: what the simulation takes, and every setting with its field, assumed where nobody gave
+ * it.
+ */
 export interface Planned {
   readonly plan: AnyPlan;
   readonly settings: readonly StartSetting[];
@@ -38,7 +41,9 @@ export type UsualSettings = { readonly [K in keyof typeof usualSettings]: number
 /** Of the speed a reduced stage attains: where it has done what it can. */
 const doneAt = 0.97;
 
-/** What a drive's start depends on beyond its settings: × plate current it may give, and the speed it goes to, r/min. */
+/**
+ * What a drive's start depends on beyond its settings: × plate current it may give, and the speed it goes to, r/min.
+ */
 export interface DriveAim {
   readonly overload: number;
   readonly speed: number;
@@ -59,19 +64,43 @@ export function planFor(
       return { plan: { method }, settings: [] };
     case 'star-delta': {
       const own = settings?.starDelta;
-      const closed = list.word('start.starDelta.transition', 'Transition', own?.transition, 'open', 'the common kind') === 'closed';
-      const pause = closed ? 0 : list.time('start.starDelta.pause', 'Pause', own?.pause, u.pause, 'usual time for the star contactor to clear');
+      const closed =
+        list.word('start.starDelta.transition', 'Transition', own?.transition, 'open', 'the common kind') === 'closed';
+      const pause = closed
+        ? 0
+        : list.time(
+            'start.starDelta.pause',
+            'Pause',
+            own?.pause,
+            u.pause,
+            'usual time for the star contactor to clear',
+          );
       return { plan: changing({ method, pause }, 'start.starDelta', own, s, list), settings: list.all };
     }
     case 'autotransformer': {
       const own = settings?.autotransformer;
-      const ratio = list.share('start.autotransformer.tap', 'Tap', own?.tap, u.tap, found(u.tap, usualSettings.tap, 'the middle one of 50, 65 and 80 %'));
+      const ratio = list.share(
+        'start.autotransformer.tap',
+        'Tap',
+        own?.tap,
+        u.tap,
+        found(u.tap, usualSettings.tap, 'the middle one of 50, 65 and 80 %'),
+      );
       return { plan: changing({ method, tap: ratio }, 'start.autotransformer', own, s, list), settings: list.all };
     }
     case 'primary-reactor': {
       const own = settings?.reactor;
-      const element = list.word('start.reactor.element', 'In series', own?.element, 'reactor', 'the common kind') === 'resistor' ? 'resistor' : 'reactor';
-      const share = list.share('start.reactor.share', 'Motor voltage at standstill', own?.share, u.reactorShare, found(u.reactorShare, usualSettings.reactorShare, 'usual first step'));
+      const element =
+        list.word('start.reactor.element', 'In series', own?.element, 'reactor', 'the common kind') === 'resistor'
+          ? 'resistor'
+          : 'reactor';
+      const share = list.share(
+        'start.reactor.share',
+        'Motor voltage at standstill',
+        own?.share,
+        u.reactorShare,
+        found(u.reactorShare, usualSettings.reactorShare, 'usual first step'),
+      );
       return { plan: changing({ method, element, share }, 'start.reactor', own, s, list), settings: list.all };
     }
     case 'soft-starter':
@@ -79,16 +108,27 @@ export function planFor(
     case 'drive': {
       const own = settings?.drive;
       const ramp = list.time('start.drive.ramp', 'Ramp to rated speed', own?.ramp, ...usualRamp(s, u.driveRamp));
-      const limit = list.times('start.drive.limit', 'Current limit', own?.limit, aim.overload, 'the overload rating for this kind of load');
-      const control = list.word('start.drive.control', 'Control', own?.control, 'vector', 'usual today; breakaway needs it') === 'scalar' ? 'scalar' : 'vector';
-      const boost = control === 'scalar' ? list.share('start.drive.boost', 'Boost at zero speed', own?.boost, u.boost, 'usual') : 0;
+      const limit = list.times(
+        'start.drive.limit',
+        'Current limit',
+        own?.limit,
+        aim.overload,
+        'the overload rating for this kind of load',
+      );
+      const control =
+        list.word('start.drive.control', 'Control', own?.control, 'vector', 'usual today; breakaway needs it') ===
+        'scalar'
+          ? 'scalar'
+          : 'vector';
+      const boost =
+        control === 'scalar' ? list.share('start.drive.boost', 'Boost at zero speed', own?.boost, u.boost, 'usual') : 0;
       return {
         plan: { method, ramp, limit: limit * s.ratedCurrent, speed: aim.speed, control, boost },
         settings: list.all,
       };
     }
   }
-} // prettier-ignore
+}
 
 /** Why a setting is taken: the usual one, or one found by simulating the others. */
 const found = (value: number, usual: number, why: string): string =>
@@ -101,12 +141,24 @@ function usualRamp(s: StartCase, usual: number): readonly [number, string] {
 }
 
 function softPlan(own: Settings['softStarter'], s: StartCase, list: SettingList, u: UsualSettings): Plan {
-  const limit = list.times('start.softStarter.limit', 'Current limit', own?.limit, u.softLimit, found(u.softLimit, usualSettings.softLimit, 'within the usual 3 to 4.5')); // prettier-ignore
+  const limit = list.times(
+    'start.softStarter.limit',
+    'Current limit',
+    own?.limit,
+    u.softLimit,
+    found(u.softLimit, usualSettings.softLimit, 'within the usual 3 to 4.5'),
+  );
   const word = list.word('start.softStarter.ramp', 'Ramp of', own?.ramp, 'voltage', 'the common kind');
   const ramp = word === 'torque' || word === 'none' ? word : 'voltage';
   const ramped = ramp !== 'none';
   const from = ramped
-    ? list.share('start.softStarter.from', ramp === 'voltage' ? 'Voltage at the start' : 'Torque at the start', own?.from, u.softFrom, 'usual') // prettier-ignore
+    ? list.share(
+        'start.softStarter.from',
+        ramp === 'voltage' ? 'Voltage at the start' : 'Torque at the start',
+        own?.from,
+        u.softFrom,
+        'usual',
+      )
     : 1;
   const time = ramped ? list.time('start.softStarter.time', 'Ramp time', own?.time, ...usualRamp(s, u.softTime)) : 0;
   const kick = own?.kick && own.kick.value > 0 ? own.kick : undefined;
@@ -142,8 +194,20 @@ function changing(p: Reduced, path: string, own: OwnChangeover | undefined, s: S
   const assumed = asked === undefined ? 'where the reduced stage has 97 % of the speed it attains' : null;
   list.put(
     changeover.at === 'time'
-      ? { path: `${path}.time`, label: 'Changeover after', value: changeover.time, text: writeQuantity(changeover.time, 's'), assumed } // prettier-ignore
-      : { path: `${path}.speed`, label: 'Changeover at', value: changeover.share, text: `${(changeover.share * 100).toFixed(0)} % speed`, assumed }, // prettier-ignore
+      ? {
+          path: `${path}.time`,
+          label: 'Changeover after',
+          value: changeover.time,
+          text: writeQuantity(changeover.time, 's'),
+          assumed,
+        }
+      : {
+          path: `${path}.speed`,
+          label: 'Changeover at',
+          value: changeover.share,
+          text: `${(changeover.share * 100).toFixed(0)} % speed`,
+          assumed,
+        },
   );
   return { ...p, changeover };
 }

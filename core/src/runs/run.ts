@@ -16,7 +16,8 @@ export interface Started {
 }
 
 /**
- * One motor started by one method on its bench, set as the case says and else as usual; `usual` are other settings to take for usual
+ * One motor started by one method on its bench, set as the case says and else as usual; `usual` are other settings to
+ * take for usual
  * ones. Writes nothing.
  */
 export function startOf(

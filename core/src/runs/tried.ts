@@ -20,7 +20,18 @@ export interface Tried extends Started {
 
 /** Something against a method, with the id of the finding it makes where the method is the subject's. */
 export interface Problem {
-  readonly id: 'start.stalls' | 'start.crawls' | 'start.too-long' | 'start.too-hot' | 'start.supply-weak' | 'start.six-leads' | 'start.no-speed-control' | 'start.jolts' | 'start.little-margin' | 'start.source-unknown' | 'start.too-often'; // prettier-ignore
+  readonly id:
+    | 'start.stalls'
+    | 'start.crawls'
+    | 'start.too-long'
+    | 'start.too-hot'
+    | 'start.supply-weak'
+    | 'start.six-leads'
+    | 'start.no-speed-control'
+    | 'start.jolts'
+    | 'start.little-margin'
+    | 'start.source-unknown'
+    | 'start.too-often';
   /** A note is tight: it only just misses a house rule, and passes. */
   readonly level: 'fail' | 'caution' | 'note';
   readonly text: string;
@@ -46,8 +57,10 @@ const alwaysBorne = 2;
 const tries = new WeakMap<Bench, Map<string, Tried>>();
 
 /**
- * One motor with one method on the case's load and supply, simulated and judged; undefined where its circuit or the supply is not
- * known. Settings that the case leaves open are searched among the usual ones: the first with nothing against it, else the one with
+ * One motor with one method on the case's load and supply, simulated and judged; undefined where its circuit or the
+ * supply is not
+ * known. Settings that the case leaves open are searched among the usual ones: the first with nothing against it, else
+ * the one with
  * least. The judge and Start read the same. Found once; writes nothing.
  */
 export function triedOf(needs: Needs, motor: Motor, method: Method, traced = false): Tried | undefined {
@@ -104,32 +117,33 @@ function retraced(needs: Needs, motor: Motor, bench: Bench, method: Method): Tri
   return { ...found, run: { ...found.run, trace: simulate(bench, found.planned.plan, true).trace } };
 }
 
-function tryWith(
-  needs: Needs,
-  motor: Motor,
-  bench: Bench,
-  method: Method,
-  usual: Partial<UsualSettings>,
-): Tried {
+function tryWith(needs: Needs, motor: Motor, bench: Bench, method: Method, usual: Partial<UsualSettings>): Tried {
   const started = startOf(needs, motor, bench, method, usual);
   const { run } = started;
   const changes = method === 'star-delta' || method === 'autotransformer' || method === 'primary-reactor';
   const directPeak = changes && run ? triedOf(needs, motor, 'direct')?.run?.peakLine : undefined;
   const starts = run?.outcome === 'running' ? startsBorne(needs, bench, run) : undefined;
   const problems = run ? problemsOf(needs, bench, method, run, directPeak, starts) : [missingLeads(motor)];
-  const worst = problems.some((p) => p.level === 'fail') ? 'fail' : problems.some((p) => p.level === 'caution') ? 'caution' : 'pass';
+  const worst = problems.some((p) => p.level === 'fail')
+    ? 'fail'
+    : problems.some((p) => p.level === 'caution')
+      ? 'caution'
+      : 'pass';
   return { ...started, bench, problems, outcome: worst, starts };
-} // prettier-ignore
+}
 
 /** Losses in W at the rated torque and at the load's, by the circuit. */
-export function lossesOf(needs: Needs, { circuit, feed, ratedTorque }: Bench): { readonly rated: number; readonly running: number } | undefined {
+export function lossesOf(
+  needs: Needs,
+  { circuit, feed, ratedTorque }: Bench,
+): { readonly rated: number; readonly running: number } | undefined {
   const at = (torque: number): number | undefined => {
     const p = pointForTorque(circuit, feed.voltage, feed.frequency, torque);
     return p && p.input - p.output;
   };
   const [rated, running] = [at(ratedTorque), at(needs.load.torque)];
   return rated === undefined || running === undefined ? undefined : { rated, running };
-} // prettier-ignore
+}
 
 /** Starts an hour whose heat, with that of running, stays at full load's. */
 function startsBorne(needs: Needs, bench: Bench, run: Run): number | undefined {
@@ -161,25 +175,64 @@ function problemsOf(
   const synchronous = (120 * bench.feed.frequency) / bench.circuit.poles;
   const stage = stageNames[method];
   if (run.outcome === 'stalled')
-    add('start.stalls', 'fail', `Stalls${stage ? ` ${stage}` : ''}: at ${run.heldAt ? `${Math.round(run.heldAt)} r/min` : 'standstill'} the load asks ${writeQuantity(-run.margin, 'N.m')} more than the motor gives.`); // prettier-ignore
+    add(
+      'start.stalls',
+      'fail',
+      `Stalls${stage ? ` ${stage}` : ''}: at ${run.heldAt ? `${Math.round(run.heldAt)} r/min` : 'standstill'} ` +
+        `the load asks ${writeQuantity(-run.margin, 'N.m')} more than the motor gives.`,
+    );
   else if (run.outcome === 'crawling')
-    add('start.stalls', 'fail', `Crawls: the load crosses the motor’s torque at ${percent((run.heldAt ?? 0) / synchronous)} speed${stage ? ` ${stage}` : ''}.`); // prettier-ignore
+    add(
+      'start.stalls',
+      'fail',
+      `Crawls: the load crosses the motor’s torque at ${percent((run.heldAt ?? 0) / synchronous)} ` +
+        `speed${stage ? ` ${stage}` : ''}.`,
+    );
   else if (run.outcome === 'unfinished')
-    add('start.too-long', 'fail', `Not at speed after ${writeQuantity(run.events.at(-1)?.time ?? 600, 's')} and more; the simulation gives up at ten minutes.`); // prettier-ignore
+    add(
+      'start.too-long',
+      'fail',
+      `Not at speed after ${writeQuantity(run.events.at(-1)?.time ?? 600, 's')} ` +
+        `and more; the simulation gives up at ten minutes.`,
+    );
   const changed = run.events.find((e) => e.what === 'changed-over');
   if (changed && run.outcome === 'running') {
     const reached = changed.speed / synchronous;
     const gain = directPeak === undefined ? 0 : (run.changeoverCurrent ?? 0) / directPeak;
     if (run.heldAt !== undefined && run.heldAt < line.reducedSpeed * synchronous)
-      add('start.crawls', 'caution', `The load crosses the motor’s torque at ${percent(run.heldAt / synchronous)} speed ${stage}: it crawls there until the changeover.`); // prettier-ignore
+      add(
+        'start.crawls',
+        'caution',
+        `The load crosses the motor’s torque at ${percent(run.heldAt / synchronous)} ` +
+          `speed ${stage}: it crawls there until the changeover.`,
+      );
     else if (reached < line.reducedSpeed)
-      add('start.crawls', 'caution', `The load crosses the motor’s torque at about ${percent(reached)} speed ${stage}: no more is to be had before the changeover.`); // prettier-ignore
+      add(
+        'start.crawls',
+        'caution',
+        `The load crosses the motor’s torque at about ${percent(reached)} speed ` +
+          `${stage}: no more is to be had before the changeover.`,
+      );
     if (gain > line.nothingGained)
-      add('start.jolts', reached < line.reducedSpeed ? 'fail' : 'caution', `The changeover at ${percent(reached)} speed draws ${writeQuantity(run.changeoverCurrent ?? 0, 'A')}, nearly as much as a direct start.`); // prettier-ignore
+      add(
+        'start.jolts',
+        reached < line.reducedSpeed ? 'fail' : 'caution',
+        `The changeover at ${percent(reached)} speed draws ` +
+          `${writeQuantity(run.changeoverCurrent ?? 0, 'A')}, nearly as much as a direct start.`,
+      );
   }
   const { permitted } = needs.start;
   if (run.time !== undefined && run.time > permitted.value)
-    add('start.too-long', 'fail', `Takes ${writeQuantity(run.time, 's')} to speed; ${permitted.machine ? `this machine wants to be there within ${permitted.text}, for its bearings` : `${permitted.text} is permitted`}.`); // prettier-ignore
+    add(
+      'start.too-long',
+      'fail',
+      `Takes ${writeQuantity(run.time, 's')} to speed; ` +
+        `${
+          permitted.machine
+            ? `this machine wants to be there within ${permitted.text}, for its bearings`
+            : `${permitted.text} is permitted`
+        }.`,
+    );
   const heat = Math.max(run.statorHeat, run.rotorHeat);
   if (run.outcome === 'running' && heat > 1)
     add('start.too-hot', 'fail', `Heats the motor to ${percent(heat)} of what it bears from hot.`);
@@ -195,14 +248,31 @@ function problemsOf(
   } else {
     const kept = keeps(run.dip, needs.rules.maxDip);
     if (kept !== 'well')
-      add('start.supply-weak', kept === 'tight' ? 'note' : 'fail', `Dips the bus by ${percent(run.dip, 1)}; ${percent(needs.rules.maxDip)} is the house rule${kept === 'tight' ? ': tight' : ''}.`); // prettier-ignore
+      add(
+        'start.supply-weak',
+        kept === 'tight' ? 'note' : 'fail',
+        `Dips the bus by ${percent(run.dip, 1)}; ${percent(needs.rules.maxDip)} ` +
+          `is the house rule${kept === 'tight' ? ': tight' : ''}.`,
+      );
   }
   const { perHour } = needs.start;
   const borne = Math.max(starts ?? Infinity, alwaysBorne);
   if (perHour !== undefined && perHour > borne)
-    add('start.too-often', perHour > line.tooMany * borne ? 'fail' : 'caution', `${perHour} starts an hour asked; by heat it bears about ${writeQuantity(borne, '1/h')} at this load. Start gentler, take a larger motor, or leave it running.`); // prettier-ignore
+    add(
+      'start.too-often',
+      perHour > line.tooMany * borne ? 'fail' : 'caution',
+      `${perHour} starts an hour asked; by heat it bears about ${writeQuantity(borne, '1/h')} ` +
+        `at this load. Start gentler, take a larger motor, or leave it running.`,
+    );
   if (run.outcome === 'running' && run.margin < line.spare * bench.ratedTorque)
-    add('start.little-margin', 'caution', run.margin < 0 ? `Waits: at ${Math.round(run.marginSpeed)} r/min the load asks ${writeQuantity(-run.margin, 'N.m')} more than the motor gives, until the voltage comes back.` : `Only ${writeQuantity(run.margin, 'N.m')} to spare at ${Math.round(run.marginSpeed)} r/min.`); // prettier-ignore
+    add(
+      'start.little-margin',
+      'caution',
+      run.margin < 0
+        ? `Waits: at ${Math.round(run.marginSpeed)} r/min the load asks ${writeQuantity(-run.margin, 'N.m')} ` +
+            `more than the motor gives, until the voltage comes back.`
+        : `Only ${writeQuantity(run.margin, 'N.m')} to spare at ${Math.round(run.marginSpeed)} r/min.`,
+    );
   if (needs.speed.variable && method !== 'drive')
     add('start.no-speed-control', 'fail', 'Does not control speed, which this machine has use for.');
   const order = { fail: 0, caution: 1, note: 2 };
@@ -221,5 +291,8 @@ const stageNames: Readonly<Partial<Record<Method, string>>> = {
 export function praise(run: Run | undefined, known: boolean): string {
   if (!run?.time) return '';
   const heat = percent(Math.max(run.statorHeat, run.rotorHeat));
-  return `At speed in ${writeQuantity(run.time, 's')} with ${heat} of the permitted heat${known ? `, dipping the bus by ${percent(run.dip, 1)}` : ''}.`;
+  return (
+    `At speed in ${writeQuantity(run.time, 's')} with ${heat} of the permitted ` +
+    `heat${known ? `, dipping the bus by ${percent(run.dip, 1)}` : ''}.`
+  );
 }

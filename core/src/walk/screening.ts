@@ -33,7 +33,23 @@ export interface ScreenRow {
   readonly stock: number | null;
 }
 
-export const screenColumns = ['rank', 'name', 'power', 'poles', 'method', 'speed', 'current', 'efficiency', 'frame', 'mass', 'sound', 'price', 'lifeCycle', 'margin', 'stock'] as const; // prettier-ignore
+export const screenColumns = [
+  'rank',
+  'name',
+  'power',
+  'poles',
+  'method',
+  'speed',
+  'current',
+  'efficiency',
+  'frame',
+  'mass',
+  'sound',
+  'price',
+  'lifeCycle',
+  'margin',
+  'stock',
+] as const;
 export type ScreenColumn = (typeof screenColumns)[number];
 
 export interface ScreenQuery {
@@ -111,7 +127,10 @@ export function explainEntry({ needs, judged }: Screening, entry: number): Candi
   return explain(needs, judged, entry);
 }
 
-/** A motor with its best method in words, by its id, which stays the same from draft to draft; undefined where it is not judged. */
+/**
+ * A motor with its best method in words, by its id, which stays the same from draft to draft; undefined where it is
+ * not judged.
+ */
 export function explainMotor(of: Screening, id: string): Candidate | undefined {
   const { columns, methods, order } = of.judged;
   const i = columns.motors.findIndex((m) => m.id === id);
@@ -244,7 +263,9 @@ export interface PoleOption {
   readonly candidate: Candidate;
 }
 
-/** Pole-count what-if: the driven speed stays, the ratio follows, torque at the motor with it; power does not change. */
+/**
+ * Pole-count what-if: the driven speed stays, the ratio follows, torque at the motor with it; power does not change.
+ */
 export function poleOptions({ needs, judged }: Screening): PoleOption[] {
   const { load, supply } = needs;
   const synchronous = (poles: number): number => (120 * supply.frequency) / poles;

@@ -72,7 +72,8 @@ export function solve(input: Case, shelf: readonly Motor[] = []): Result {
 }
 
 /**
- * The same, keeping the judged columns. The shelf's motors are judged beside the catalogue's. `told`: how many candidates to put
+ * The same, keeping the judged columns. The shelf's motors are judged beside the catalogue's. `told`: how many
+ * candidates to put
  * into words, fifty at most; a screen that asks the columns for more needs few.
  */
 export function solveWith(input: Case, shelf: readonly Motor[] = [], told = bestFifty): Solved {
@@ -179,7 +180,8 @@ function waivedIn({ input, w }: Walk): ReadonlyMap<string, string> {
     w.finding(
       'choice.waived',
       'caution',
-      `Not counted for this choice: ${[...map].map(([r, reason]) => `${r.replaceAll('-', ' ')} (${reason})`).join('; ')}.`,
+      `Not counted for this choice: ` +
+        `${[...map].map(([r, reason]) => `${r.replaceAll('-', ' ')} (${reason})`).join('; ')}.`,
       { fields: ['waived'] },
     );
   return map;
@@ -239,7 +241,8 @@ function chooseAndTell(
   if (first && motor && entry !== undefined && (pinned || first.outcome !== 'fail')) {
     i = Math.floor(entry / methods.length);
     tellChoice(walk, needs, motor);
-    // Where the old motor's rating stands for the load there is no operating point, and the stations go on speaking of the old motor.
+    // Where the old motor's rating stands for the load there is no operating point, and the stations go on speaking of
+    // the old motor.
     if (pinned || needs.load.basis === 'load') {
       subject = subjectOf(walk, motor, first.method, pinned ? 'pinned' : 'choice');
       tellPoint(walk, needs, judged, i, first.method);
@@ -272,7 +275,9 @@ function chooseAndTell(
       w.finding(
         'choice.impossible',
         'caution',
-        `The old motor has a ${special.map((p) => p.words).join(' and ')}, and the machine is built around it: no motor here has it, and no choice is better than one that cannot be fitted. Ask the original maker or a motor shop for one made so; or say why it need not count, and the choice goes on.`,
+        `The old motor has a ${special.map((p) => p.words).join(' and ')}, and the machine is built around it: ` +
+          `no motor here has it, and no choice is better than one that cannot be fitted. Ask the original ` +
+          `maker or a motor shop for one made so; or say why it need not count, and the choice goes on.`,
         { fields: [...special.map((p) => `plate.${p.field}`), 'waived'], source: specialSource },
       );
     else
@@ -329,7 +334,10 @@ const lists = new Map<string, WeakMap<readonly Motor[], readonly Motor[]>>();
 const noShelf: readonly Motor[] = [];
 const pins = new WeakMap<Motor, readonly Motor[]>();
 
-/** The catalogue's motors of one practice and those of the shelf; one list for each shelf, so that columns are built once. */
+/**
+ * The catalogue's motors of one practice and those of the shelf; one list for each shelf, so that columns are built
+ * once.
+ */
 export function motorsFor(practice: string, shelf: readonly Motor[]): readonly Motor[] {
   const ofPractice = lists.get(practice) ?? new WeakMap<readonly Motor[], readonly Motor[]>();
   lists.set(practice, ofPractice);

@@ -62,11 +62,13 @@ export interface FoundSetting {
 const slowestClass = 30;
 
 /**
- * Searches the settings of every method by simulating starts: lowest current limit, latest safe changeover, shortest drive ramp, gentlest stop of a
+ * Searches the settings of every method by simulating starts: lowest current limit, latest safe changeover, shortest
+ * drive ramp, gentlest stop of a
  * pump. Takes some ten milliseconds.
  */
 export function findSettings(s: Starting): FoundSetting[] {
-  // Where nobody says how long a start may take, an overload relay does: its slowest usual class trips in half a minute.
+  // Where nobody says how long a start may take, an overload relay does: its slowest usual class trips in half a
+  // minute.
   const bench = { ...s.bench, permitted: Math.min(s.bench.permitted, slowestClass) };
   const found: FoundSetting[] = [];
   const soft = planFor(s.settings, 'soft-starter', bench, s.aim, s.usual).plan;
@@ -92,7 +94,10 @@ export function findSettings(s: Starting): FoundSetting[] {
       path: 'start.starDelta.time',
       label: 'Changeover',
       value: value === undefined ? null : `${Number(value.earliest.toPrecision(2))} s`,
-      text: value === undefined ? 'none will do' : `${writeQuantity(value.earliest, 's')}, ${writeQuantity(value.latest, 's')} at the latest`,
+      text:
+        value === undefined
+          ? 'none will do'
+          : `${writeQuantity(value.earliest, 's')}, ${writeQuantity(value.latest, 's')} at the latest`,
       why:
         value === undefined
           ? 'Star does not bring the machine to a speed from which delta takes it up within its time and heat.'
@@ -122,11 +127,17 @@ export function findSettings(s: Starting): FoundSetting[] {
       label: 'Gentlest stop',
       value: `${Math.ceil(least)} s`,
       text: writeQuantity(Math.ceil(least), 's'),
-      why: `An estimate: ${s.pipe === undefined ? 'ten seconds, for the pipeline’s length is not given' : 'ten reflections of the pipeline'}, and three times the time of coasting to half speed.`,
+      why:
+        `An estimate: ` +
+        `${
+          s.pipe === undefined
+            ? 'ten seconds, for the pipeline’s length is not given'
+            : 'ten reflections of the pipeline'
+        }, and three times the time of coasting to half speed.`,
     });
   }
   return found;
-} // prettier-ignore
+}
 
 /** The first cycles of one switching as a chart shows them; N·m, A, s. */
 export interface FirstCyclesView {
@@ -150,7 +161,10 @@ const brief = (list: ArrayLike<number>, every: number): number[] => {
   return kept;
 };
 
-/** Electromagnetic transient of a direct start, or of a star-delta changeover at the speed the simulation changes over; of both wirings the worse. */
+/**
+ * Electromagnetic transient of a direct start, or of a star-delta changeover at the speed the simulation changes over;
+ * of both wirings the worse.
+ */
 export function firstCyclesOf(s: Starting, method: 'direct' | 'star-delta'): FirstCyclesView {
   const { bench } = s;
   const base = { circuit: bench.circuit, feed: bench.feed, inertia: bench.inertia, load: bench.load, duration: 0.4 };
@@ -177,7 +191,15 @@ export function firstCyclesOf(s: Starting, method: 'direct' | 'star-delta'): Fir
     torqueRatio,
     leastTorque: worst.leastTorque,
     residual: worst.residual,
-    caution: `Set an instantaneous trip above ${writeQuantity(worst.peakCurrent, 'A')} crest (${(worst.peakCurrent / Math.SQRT2 / bench.ratedCurrent).toFixed(1)} × rated current as r.m.s.). Coupling, keys and gears see up to ${torqueRatio.toFixed(1)} × rated torque.${changed && worst.residual > 0.25 ? ` ${Math.round(worst.residual * 100)} % of the voltage still stands on the winding when delta closes: a longer pause or a closed transition spares the shaft.` : ''}`,
+    caution:
+      `Set an instantaneous trip above ${writeQuantity(worst.peakCurrent, 'A')} crest ` +
+      `(${(worst.peakCurrent / Math.SQRT2 / bench.ratedCurrent).toFixed(1)} × rated current as r.m.s.). ` +
+      `Coupling, keys and gears see up to ${torqueRatio.toFixed(1)} × rated ` +
+      'torque.' +
+      (changed && worst.residual > 0.25
+        ? ` ${Math.round(worst.residual * 100)} % of the voltage still stands on the winding when delta closes: ` +
+          'a longer pause or a closed transition spares the shaft.'
+        : ''),
   };
 }
 

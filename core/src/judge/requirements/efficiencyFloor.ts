@@ -18,9 +18,13 @@ export const efficiencyFloor = requirement({
     const own = (motor.efficiency * 100).toFixed(1);
     const floor = ((motor.efficiency - margin) * 100).toFixed(1);
     if (motor.stock && margin < rounding)
-      return `${own} %, below the ${floor} % asked of a new motor: allowed, for it lies on the own shelf; it costs more to run.`;
+      return (
+        `${own} %, below the ${floor} % asked of a new motor: allowed, ` +
+        `for it lies on the own shelf; it costs more to run.`
+      );
     return outcome === 'pass'
       ? `${own} % meets the ${floor} % asked of a new motor.`
-      : `${own} % is below the ${floor} % that ${practice.words.market} ask of a new motor: for use as stock or under an exemption only.`;
+      : `${own} % is below the ${floor} % that ${practice.words.market} ask of ` +
+          `a new motor: for use as stock or under an exemption only.`;
   },
 });

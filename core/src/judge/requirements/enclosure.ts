@@ -14,5 +14,6 @@ export const enclosure = requirement({
       ? `${motor.enclosureText} suits the place.`
       : `${motor.enclosureText} does not suit the place; it wants ${place.enclosures[0]} or better.`,
   cure: ({ motor, needs: { place } }) =>
-    `a place for ${motor.enclosureText}: ${enclosureFault(motor.enclosure, place.conditions) ?? 'other conditions'} now`,
+    `a place for ${motor.enclosureText}: ` +
+    `${enclosureFault(motor.enclosure, place.conditions) ?? 'other conditions'} now`,
 });

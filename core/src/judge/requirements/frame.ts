@@ -12,6 +12,7 @@ export const frame = requirement({
   sentence: ({ motor, needs }) =>
     motor.frame?.toUpperCase() === needs.oldFrame?.trim().toUpperCase()
       ? `Same frame as the old motor (${needs.oldFrame}).`
-      : `Frame ${motor.frame ?? 'not standardised'} where ${needs.oldFrame} stood: base, coupling and shaft need adapting.`,
+      : `Frame ${motor.frame ?? 'not standardised'} where ${needs.oldFrame} ` +
+        `stood: base, coupling and shaft need adapting.`,
   remedied: () => 'an adapter or a new base, with the coupling to suit',
 });

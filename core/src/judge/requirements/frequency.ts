@@ -17,7 +17,8 @@ export const frequency = requirement({
   sentence: ({ method, motor, needs: { supply } }) =>
     Math.abs(motor.frequency / supply.frequency - 1) < alike
       ? `${motor.frequency} Hz motor on ${supply.frequency} Hz.`
-      : `${motor.frequency} Hz motor on ${supply.frequency} Hz: right only at the same volts per hertz${method === 'drive' ? ', which the drive must be set to' : ''}.`,
+      : `${motor.frequency} Hz motor on ${supply.frequency} Hz: right only at the same volts per ` +
+        `hertz${method === 'drive' ? ', which the drive must be set to' : ''}.`,
   remedied: ({ motor }) => `base frequency ${motor.frequency} Hz set at the drive`,
   cure: ({ motor }) => `${motor.frequency} Hz, or a drive`,
 });

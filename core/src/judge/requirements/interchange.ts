@@ -15,7 +15,8 @@ export const interchange = requirement({
   sentence: ({ outcome, motor, needs }) =>
     outcome === 'pass'
       ? `It has the old motor’s ${parts(needs)}.`
-      : `The machine is built around a ${parts(needs)}; frame ${motor.frame ?? 'not standardised'} has none: it cannot stand where the old one stood.`,
+      : `The machine is built around a ${parts(needs)}; frame ${motor.frame ?? 'not standardised'} ` +
+        `has none: it cannot stand where the old one stood.`,
   cure: ({ needs }) => `the old motor’s ${parts(needs)}, made to order`,
 });
 

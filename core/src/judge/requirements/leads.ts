@@ -16,7 +16,8 @@ export const leads = requirement({
       return 'Both ends of three windings are brought out, and delta voltage is the line voltage.';
     return motor.deltaVoltage === null
       ? `${motor.leads} leads: star-delta needs both ends of three windings, and delta at line voltage.`
-      : `Delta voltage is ${writeQuantity(motor.deltaVoltage, 'V')}, not the line voltage: in delta on this supply it would burn.`;
+      : `Delta voltage is ${writeQuantity(motor.deltaVoltage, 'V')}, not the ` +
+          `line voltage: in delta on this supply it would burn.`;
   },
   cure: () => 'six leads with delta at line voltage',
 });

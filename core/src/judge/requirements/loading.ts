@@ -5,7 +5,9 @@ import { code } from '../code';
 import { requirement, type Bench, type Entry } from '../requirement';
 import { tight } from '../../practice';
 
-/** Loaded less than this no motor is right without a reason (common practice: power factor and efficiency fall away). */
+/**
+ * Loaded less than this no motor is right without a reason (common practice: power factor and efficiency fall away).
+ */
 const never = 0.3;
 
 export const loading = requirement({
@@ -34,7 +36,10 @@ export const loading = requirement({
       const shelf = motor.stock === undefined ? 'it is the smallest size made' : 'it lies on the own shelf';
       return `${text}: ${reasonFor(needs, motor.power, motor.poles) ?? shelf}.`;
     }
-    return `${text}, ${percent(needs.rules.leastLoading)} is the least by house rule: too large for its ${writeQuantity(needs.load.power, 'W', needs.practice.words.units)} of load.`;
+    return (
+      `${text}, ${percent(needs.rules.leastLoading)} is the least by house rule: too large for its ` +
+      `${writeQuantity(needs.load.power, 'W', needs.practice.words.units)} of load.`
+    );
   },
   cure: () => 'a reason for the size, or more load',
 });
@@ -44,7 +49,10 @@ export function loadingOf({ needs: { load, place }, c }: Bench, { i, n }: Pick<E
   return shaftPower(load.torque, load.speed, n, load.shape) / ((c.power[i] ?? 0) * place.motorDerating);
 }
 
-/** From here on they size a motor, whatever its steady load (common practice): peak, heat of the cycle, breakaway, ÷ steady. */
+/**
+ * From here on they size a motor, whatever its steady load (common practice): peak, heat of the cycle, breakaway, ÷
+ * steady.
+ */
 const sizes = { peak: 1.5, thermal: 1.05, breakaway: 2.2 };
 
 /** Why the case itself asks for a motor this much larger than its steady load; undefined where it does not. */

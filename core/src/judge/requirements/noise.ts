@@ -12,6 +12,7 @@ export const noise = requirement({
     return passIf(e.margin >= 0);
   },
   sentence: ({ outcome, motor, needs }) =>
-    `${motor.sound} dB(A) at no load by the standard’s limit; ${needs.place.noiseLimit} dB(A) is allowed${outcome === 'fail' ? ': more poles, or a hood' : ''}.`,
+    `${motor.sound} dB(A) at no load by the standard’s limit; ${needs.place.noiseLimit} ` +
+    `dB(A) is allowed${outcome === 'fail' ? ': more poles, or a hood' : ''}.`,
   cure: ({ motor }) => `${motor.sound} dB(A) allowed`,
 });

@@ -20,8 +20,10 @@ export const peakTorque = requirement({
     const highest = load.torque * load.peak;
     const peak = `${writeQuantity(highest, 'N.m')} at the peak`;
     return margin < 0
-      ? `Breaks down: its ${writeQuantity(highest * (1 + margin), 'N.m')} of breakdown torque here is less than ${peak}.`
-      : `Breakdown torque is ${percent(margin)} over ${peak}${outcome === 'caution' ? ': a dip of the voltage takes that away' : ''}.`;
+      ? `Breaks down: its ${writeQuantity(highest * (1 + margin), 'N.m')} ` +
+          `of breakdown torque here is less than ${peak}.`
+      : `Breakdown torque is ${percent(margin)} over ` +
+          `${peak}${outcome === 'caution' ? ': a dip of the voltage takes that away' : ''}.`;
   },
   cure: ({ margin, needs: { load } }) =>
     `a peak of at most ${(load.peak * (1 + margin)).toFixed(2)} × the steady torque`,

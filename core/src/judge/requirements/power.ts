@@ -32,7 +32,10 @@ export const power = requirement({
     const unit = v.needs.practice.words.units;
     const text = (watts: number): string => writeQuantity(watts, 'W', unit);
     if (v.outcome === 'pass')
-      return `${text(rated)} left after heat and height, ${text(asked)} asked with the margin${v.margin < 0 ? ': tight' : ''}.`;
+      return (
+        `${text(rated)} left after heat and height, ${text(asked)} asked ` +
+        `with the margin${v.margin < 0 ? ': tight' : ''}.`
+      );
     const cure =
       hottest === undefined
         ? `It would pass with ${percent(wholeBelow(share))} of this load.`
@@ -85,7 +88,8 @@ function sizes({ margin, motor, needs: { place, load } }: Looked): {
 }
 
 /**
- * Rating that carries the load: on a drive by torque below rated speed, by power above it; on the line by the power where motor and
+ * Rating that carries the load: on a drive by torque below rated speed, by power above it; on the line by the power
+ * where motor and
  * load meet, and never less than the demand as stated, which a slower motor only seems to be spared.
  */
 function neededRating({ needs: { load }, c }: Bench, { i, n, drive }: Entry): number {
@@ -95,7 +99,10 @@ function neededRating({ needs: { load }, c }: Bench, { i, n, drive }: Entry): nu
   return Math.max(shaft, load.power);
 }
 
-/** No load is known and the old motor's rating stands for it: the same size, rating against rating; heat and height condition the load. */
+/**
+ * No load is known and the old motor's rating stands for it: the same size, rating against rating; heat and height
+ * condition the load.
+ */
 function likeBefore({ needs, c }: Bench, e: Entry): number {
   const { load, place, lessons } = needs;
   const power = c.power[e.i] ?? 0;

@@ -5,13 +5,18 @@ import { code } from '../code';
 import { problemText, requirement } from '../requirement';
 import { boost, sure } from './startingTorque';
 
-/** Pull-up torque short of the load by more than this stalls: standards' least lies at most about a third under usual cages. */
+/**
+ * Pull-up torque short of the load by more than this stalls: standards' least lies at most about a third under usual
+ * cages.
+ */
 const never = -0.33;
 const problems = ['start.stalls', 'start.crawls', 'start.little-margin', 'start.jolts'] as const;
 
 /**
- * Simulated, it is the least torque to spare on the way. By closed forms the standards' pull-up torque is the least they allow, so a
- * shortage is a caution; one that no usual cage makes good, or not even the breakdown torque, reduced as the method reduces torque at
+ * Simulated, it is the least torque to spare on the way. By closed forms the standards' pull-up torque is the least
+ * they allow, so a
+ * shortage is a caution; one that no usual cage makes good, or not even the breakdown torque, reduced as the method
+ * reduces torque at
  * standstill, is a fail. Where a simulation will follow, only what it surely would not pass fails.
  */
 export const runUp = requirement({
@@ -33,13 +38,16 @@ export const runUp = requirement({
   },
   marginOf: (_, e, { run, bench }) => (run ? run.margin / bench.ratedTorque : e.margin),
   sentence({ outcome, margin, method, tried, needs }) {
-    if (tried)
-      return problemText(tried, problems) ?? praise(tried.run, needs.supply.impedance !== undefined);
+    if (tried) return problemText(tried, problems) ?? praise(tried.run, needs.supply.impedance !== undefined);
     if (outcome === 'pass')
-      return margin >= 0 ? `Pulls up with ${percent(margin)} more than the load asks on the way.` : 'The simulated start decides.';
+      return margin >= 0
+        ? `Pulls up with ${percent(margin)} more than the load asks on the way.`
+        : 'The simulated start decides.';
     return outcome === 'fail'
-      ? `Even its breakdown torque, as ${methodNames[method].toLowerCase()} leaves it, is below what the load asks on the way up: it would crawl.`
-      : `The least pull-up torque the standard allows is ${percent(-margin)} below what the load asks on the way up: ask the maker, or start it unloaded.`;
+      ? `Even its breakdown torque, as ${methodNames[method].toLowerCase()} leaves ` +
+          `it, is below what the load asks on the way up: it would crawl.`
+      : `The least pull-up torque the standard allows is ${percent(-margin)} below what ` +
+          `the load asks on the way up: ask the maker, or start it unloaded.`;
   },
   cure: () => 'an unloaded start',
-}); // prettier-ignore
+});

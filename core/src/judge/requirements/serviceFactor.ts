@@ -13,5 +13,6 @@ export const serviceFactor = requirement({
   sentence: ({ outcome, motor, needs: { practice } }) =>
     outcome === 'pass'
       ? `Service factor ${motor.serviceFactor}: a well-cooled motor; on the drive it counts as 1.0.`
-      : `Service factor ${motor.serviceFactor}: ${practice.driveServiceFactor ?? 1.15} is wanted on a drive, as a sign of better cooling.`,
+      : `Service factor ${motor.serviceFactor}: ${practice.driveServiceFactor ?? 1.15} ` +
+        `is wanted on a drive, as a sign of better cooling.`,
 });

@@ -23,7 +23,11 @@ export const shaft = requirement({
       return load.sheave === undefined
         ? 'A shaft for belts; give the sheave’s diameter to see whether it is large enough.'
         : 'Shaft and sheave suit each other.';
-    return `A sheave of ${writeQuantity(load.sheave ?? 0, 'm')} is below the standard’s ${writeQuantity((load.sheave ?? 0) / (1 + margin), 'm')} for frame ${motor.frame}: shaft and bearing take too much.`;
+    return (
+      `A sheave of ${writeQuantity(load.sheave ?? 0, 'm')} is below the standard’s ` +
+      `${writeQuantity((load.sheave ?? 0) / (1 + margin), 'm')} for frame ` +
+      `${motor.frame}: shaft and bearing take too much.`
+    );
   },
   cure: () => 'direct coupling instead of the belt',
 });

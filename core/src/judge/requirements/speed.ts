@@ -32,13 +32,22 @@ export const speed = requirement({
     const n = settledSpeed(needs, method, direct);
     const away = `${((n / needs.load.speed - 1) * 100).toFixed(1)} %`;
     if (method !== 'drive')
-      return `Runs at ${writeQuantity(n, 'rpm')} with this load; ${writeQuantity(needs.load.speed, 'rpm')} is wanted (${away}).`;
-    return `${writeQuantity(n, 'rpm')} is ${percent(n / motor.speed)} of its rated speed on a drive; it may turn ${writeQuantity(motor.maxSpeed, 'rpm')}.`;
+      return (
+        `Runs at ${writeQuantity(n, 'rpm')} with this load; ` +
+        `${writeQuantity(needs.load.speed, 'rpm')} is wanted (${away}).`
+      );
+    return (
+      `${writeQuantity(n, 'rpm')} is ${percent(n / motor.speed)} of its rated speed on ` +
+      `a drive; it may turn ${writeQuantity(motor.maxSpeed, 'rpm')}.`
+    );
   },
   remedied: ({ motor, needs: { load } }) =>
     `a sheave for a ratio of ${((load.ratio * motor.speed) / load.speed).toPrecision(3)}`,
   cure({ motor, method, needs: { load } }) {
     if (method === 'drive') return `at most ${writeQuantity(motor.maxSpeed, 'rpm')} at the motor`;
-    return `a ratio of ${((load.ratio * motor.speed) / load.speed).toPrecision(3)} instead of ${load.ratio.toPrecision(3)}`;
+    return (
+      `a ratio of ${((load.ratio * motor.speed) / load.speed).toPrecision(3)} ` +
+      `instead of ${load.ratio.toPrecision(3)}`
+    );
   },
 });

@@ -18,7 +18,8 @@ export const speedControl = requirement({
         : 'Speed is fixed, but no other method starts this motor here.';
     return outcome === 'fail'
       ? `${methodNames[method]} cannot vary speed, and the machine needs it.`
-      : 'Speed is fixed: a drive used only for starting is usually money wasted. Right where the supply is weak or breakaway high.';
+      : 'Speed is fixed: a drive used only for starting is usually money ' +
+          'wasted. Right where the supply is weak or breakaway high.';
   },
   cure: () => 'fixed speed',
 });

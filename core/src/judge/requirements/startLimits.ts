@@ -15,11 +15,13 @@ export const startTime = requirement({
   applies: ({ load }) => load.startKnown,
   judge: whenSimulated,
   marginOf: ({ needs }, _, { run }) =>
-    run?.time === undefined || needs.start.permitted.value === Infinity ? 0 : 1 - run.time / needs.start.permitted.value,
+    run?.time === undefined || needs.start.permitted.value === Infinity
+      ? 0
+      : 1 - run.time / needs.start.permitted.value,
   sentence: ({ tried }) =>
     problemText(tried, ['start.too-long']) ?? `At speed in ${writeQuantity(tried?.run?.time ?? 0, 's')}.`,
   cure: () => 'a longer permitted start, or less inertia',
-}); // prettier-ignore
+});
 
 export const startHeat = requirement({
   id: 'start-heat',

@@ -28,7 +28,8 @@ export const startingTorque = requirement({
     if (margin >= 0) return `Starts with ${percent(margin)} more than breakaway torque at standstill.`;
     return outcome === 'fail'
       ? `Gives only ${percent(1 + margin)} of the breakaway torque at standstill: it would stall.`
-      : `Usual settings give ${percent(1 + margin)} of the breakaway torque at standstill: the simulated start decides.`;
+      : `Usual settings give ${percent(1 + margin)} of the breakaway ` +
+          `torque at standstill: the simulated start decides.`;
   },
   cure: ({ margin, needs: { load } }) =>
     `breakaway of at most ${(load.breakaway * (1 + margin)).toFixed(2)} × the steady torque`,

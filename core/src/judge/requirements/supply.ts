@@ -27,7 +27,10 @@ export const supply = requirement({
   judge({ needs, c, simulates }, e) {
     if (needs.supply.impedance === undefined) {
       e.margin = 0;
-      e.condition = !e.drive && (c.power[e.i] ?? 0) > unlimitedStart && usual(ratingFor(e, needs.rules.maxDip), needs.rules.usualTransformer);
+      e.condition =
+        !e.drive &&
+        (c.power[e.i] ?? 0) > unlimitedStart &&
+        usual(ratingFor(e, needs.rules.maxDip), needs.rules.usualTransformer);
       return passIf(e.drive || (c.power[e.i] ?? 0) <= unlimitedStart, code.caution);
     }
     e.margin = 1 - e.dip / needs.rules.maxDip;
@@ -37,20 +40,32 @@ export const supply = requirement({
   marginOf: ({ needs: { supply, rules } }, _, { run }) =>
     supply.impedance === undefined || !run ? 0 : 1 - run.dip / rules.maxDip,
   sentence(v) {
-    const { outcome, margin, tried, needs: { supply: source, rules } } = v;
+    const {
+      outcome,
+      margin,
+      tried,
+      needs: { supply: source, rules },
+    } = v;
     if (source.impedance !== undefined)
-      return problemText(tried, ['start.supply-weak']) ?? `Dips the bus by ${percent(rules.maxDip * (1 - margin), 1)}; ${percent(rules.maxDip)} is the house rule.`;
+      return (
+        problemText(tried, ['start.supply-weak']) ??
+        `Dips the bus by ${percent(rules.maxDip * (1 - margin), 1)}; ${percent(rules.maxDip)} is the house rule.`
+      );
     if (outcome === 'pass' && !needsCondition(v)) return 'The source is not described; the current drawn is small.';
     return 'The source is not described: the dip cannot be judged, and some suppliers limit starting from about 4 kW.';
   },
   holdsIf(v) {
     if (!needsCondition(v)) return undefined;
     const text = writeQuantity(sourceFor(v), 'VA');
-    return { field: 'supply.source', limit: text, text: `Holds with a transformer of ${text} or more (${percent(usualImpedance)} impedance).` };
+    return {
+      field: 'supply.source',
+      limit: text,
+      text: `Holds with a transformer of ${text} or more (${percent(usualImpedance)} impedance).`,
+    };
   },
   cure: ({ margin, needs: { rules } }) =>
     `a dip of ${percent(rules.maxDip * (1 - margin), 1)} allowed, or a stiffer source`,
-}); // prettier-ignore
+});
 
 const needsCondition = ({ method, motor, needs: { supply: source } }: Looked): boolean =>
   source.impedance === undefined && method !== 'drive' && motor.power > unlimitedStart;

@@ -21,7 +21,8 @@ export const turndown = requirement({
       : code.fail;
   },
   sentence: ({ motor, needs }) =>
-    `Lowest speed asked is ${writeQuantity(needs.speed.min * needs.load.speed, 'rpm')}; on this load the motor may go down to ${writeQuantity(turndownSpeedOf(needs, motor), 'rpm')}.`,
+    `Lowest speed asked is ${writeQuantity(needs.speed.min * needs.load.speed, 'rpm')}; on this load ` +
+    `the motor may go down to ${writeQuantity(turndownSpeedOf(needs, motor), 'rpm')}.`,
   remedied: () => 'a blower of its own on the motor',
   cure: ({ motor, needs }) => `not below ${percent(turndownSpeedOf(needs, motor) / needs.load.speed)} speed`,
 });

@@ -17,7 +17,10 @@ export const voltage = requirement({
     const own = connectionFor(motor, supply.voltage).voltage;
     const line = supply.voltage ?? own;
     const fit = practice.voltageFit(line, own);
-    return `${writeQuantity(own, 'V')} motor on ${writeQuantity(line, 'V')}: ${(fit.deviation * 100).toFixed(1)} % off, ${percent(fit.limit)} permitted.`;
+    return (
+      `${writeQuantity(own, 'V')} motor on ${writeQuantity(line, 'V')}: ` +
+      `${(fit.deviation * 100).toFixed(1)} % off, ${percent(fit.limit)} permitted.`
+    );
   },
   cure: ({ motor }) => `a supply within ${percent(0.1)} of ${motor.voltageText}`,
 });

@@ -28,7 +28,8 @@ export const winding = requirement({
   },
   sentence({ outcome, margin, motor, needs }) {
     const pulse = motor.pulseRating / (1 + margin);
-    const facts = `Pulses may reach ${writeQuantity(pulse, 'V')}, the winding bears ${writeQuantity(motor.pulseRating, 'V')}`;
+    const facts =
+      `Pulses may reach ${writeQuantity(pulse, 'V')}, ` + `the winding bears ${writeQuantity(motor.pulseRating, 'V')}`;
     if (margin >= 0) return `${facts}: any cable length.`;
     const metres = unfilteredLength(needs);
     const { cable } = needs.place;

@@ -5,7 +5,14 @@ import { lacking } from '../special';
 import { line, missing } from './line';
 
 /** Bases often drilled for both lengths. */
-const dualDrilled: readonly (readonly [string, string])[] = [['143', '145'], ['182', '184'], ['213', '215'], ['254', '256'], ['284', '286'], ['324', '326']]; // prettier-ignore
+const dualDrilled: readonly (readonly [string, string])[] = [
+  ['143', '145'],
+  ['182', '184'],
+  ['213', '215'],
+  ['254', '256'],
+  ['284', '286'],
+  ['324', '326'],
+];
 
 const mm = (v: number): string => `${v.toFixed(1).replace(/\.0$/, '')} mm`;
 
@@ -21,7 +28,9 @@ export function frame(old: Identity, next: Identity, { belt, direct }: Setting):
       b?.designation ?? 'none',
       part.part === 'shaft'
         ? 'A special shaft: usually the original maker, or a shaft made to the old one.'
-        : `The machine hangs on a ${part.words}${part.boltCircle === undefined ? '' : `, bolt circle ${mm(part.boltCircle)}`}: the new motor must have it.`,
+        : `The machine hangs on a ` +
+            `${part.words}${part.boltCircle === undefined ? '' : `, bolt circle ${mm(part.boltCircle)}`}: ` +
+            `the new motor must have it.`,
     ),
   );
   if (!a || !b) return [missing('frame', a?.designation, b?.designation), ...wanting];
@@ -29,15 +38,32 @@ export function frame(old: Identity, next: Identity, { belt, direct }: Setting):
   const lines: ReplacementLine[] = [];
   const digits = (f: Frame): string => /\d+/.exec(f.designation)?.[0] ?? '';
   const up = b.shaftHeight - a.shaftHeight;
-  if (Math.abs(up) < 0.3) lines.push(line('shaft height', 'same', mm(a.shaftHeight), mm(b.shaftHeight), 'The same height.'));
-  else if (up < 0) lines.push(line('shaft height', 'adaptable', mm(a.shaftHeight), mm(b.shaftHeight), `Shim or pack ${mm(-up)} under the feet.`));
+  if (Math.abs(up) < 0.3)
+    lines.push(line('shaft height', 'same', mm(a.shaftHeight), mm(b.shaftHeight), 'The same height.'));
+  else if (up < 0)
+    lines.push(
+      line(
+        'shaft height',
+        'adaptable',
+        mm(a.shaftHeight),
+        mm(b.shaftHeight),
+        `Shim or pack ${mm(-up)} under the feet.`,
+      ),
+    );
   else
     lines.push(
-      line('shaft height', direct && up > 25 ? 'impossible' : 'adaptable', mm(a.shaftHeight), mm(b.shaftHeight),
-        up < 1.5 ? `${mm(up)} higher: within what a coupling base can be planed or the machine shimmed.`
-        : belt ? `${mm(up)} higher: the belt centres move; move the base or the slide rails.`
-        : `${mm(up)} higher: lower the base or raise the machine.`),
-    ); // prettier-ignore
+      line(
+        'shaft height',
+        direct && up > 25 ? 'impossible' : 'adaptable',
+        mm(a.shaftHeight),
+        mm(b.shaftHeight),
+        up < 1.5
+          ? `${mm(up)} higher: within what a coupling base can be planed or the machine shimmed.`
+          : belt
+            ? `${mm(up)} higher: the belt centres move; move the base or the slide rails.`
+            : `${mm(up)} higher: lower the base or raise the machine.`,
+      ),
+    );
 
   const feet = (f: Frame): string | undefined =>
     f.feetAcross === undefined || f.feetAlong === undefined ? undefined : `${mm(f.feetAcross)} × ${mm(f.feetAlong)}`;
@@ -50,10 +76,13 @@ export function frame(old: Identity, next: Identity, { belt, direct }: Setting):
     );
     const dual = dualDrilled.some((d) => d.includes(digits(a)) && d.includes(digits(b)) && digits(a) !== digits(b));
     const text =
-      off < 0.3 ? 'The same holes.'
-      : dual ? `${pair.join(' and ')}: bases are often drilled for both; look at the base of the new one.`
-      : off <= 3 ? `${mm(off)} apart: open or slot the holes.`
-      : 'Drill the base anew, or take a transition base.'; // prettier-ignore
+      off < 0.3
+        ? 'The same holes.'
+        : dual
+          ? `${pair.join(' and ')}: bases are often drilled for both; look at the base of the new one.`
+          : off <= 3
+            ? `${mm(off)} apart: open or slot the holes.`
+            : 'Drill the base anew, or take a transition base.';
     lines.push(line('foot pattern', off < 0.3 ? 'same' : 'adaptable', fa, fb, text));
   }
 
@@ -83,7 +112,8 @@ export function frame(old: Identity, next: Identity, { belt, direct }: Setting):
         sb,
         same
           ? 'The same shaft.'
-          : `Another bore: new ${belt ? 'sheave bushing' : 'coupling half or bushing'}${a.system !== b.system ? ', and metric or inch key' : ''}.`,
+          : `Another bore: new ${belt ? 'sheave bushing' : 'coupling half or bushing'}` +
+              `${a.system !== b.system ? ', and metric or inch key' : ''}.`,
       ),
     );
   }

@@ -6,7 +6,9 @@ import { pairsOf } from '../pairs';
 import { polesOf } from '../readings';
 import { frameOf, specialOfFrame, specialParts, type SpecialPart } from '../special';
 
-/** A motor as a replacement sees it, from a plate or from a catalogue row. Powers in W, voltages in V, currents in A. */
+/**
+ * A motor as a replacement sees it, from a plate or from a catalogue row. Powers in W, voltages in V, currents in A.
+ */
 export interface Identity {
   readonly name: string;
   readonly power?: number;

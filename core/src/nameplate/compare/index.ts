@@ -59,7 +59,8 @@ function power(old: Identity, next: Identity, { required, practice }: Setting): 
     return required !== undefined && next.power >= required
       ? say(
           'adaptable',
-          `Smaller, yet enough for the load with its margin, ${writeQuantity(required, 'W', practice.words.powerUnit === 'hp' ? 'us' : 'si')}.`,
+          `Smaller, yet enough for the load with its margin, ` +
+            `${writeQuantity(required, 'W', practice.words.powerUnit === 'hp' ? 'us' : 'si')}.`,
         )
       : say('impossible', 'Smaller, and nothing shows that the load is.');
   }
@@ -83,7 +84,10 @@ function speed(old: Identity, next: Identity, { belt, direct }: Setting): Replac
         direct ? 'impossible' : 'adaptable',
         text(old),
         text(next),
-        `${percent}: another number of poles; ${direct ? 'coupled directly, the machine would turn at the wrong speed.' : 'the ratio must change with it.'}`,
+        `${percent}: another number of poles; ` +
+          `${
+            direct ? 'coupled directly, the machine would turn at the wrong speed.' : 'the ratio must change with it.'
+          }`,
       )
     : line('speed', 'adaptable', text(old), text(next), `${percent}: other sheaves keep the machine's speed.`);
 }
@@ -143,7 +147,8 @@ function serviceFactor(old: Identity, next: Identity): ReplacementLine {
       'adaptable',
       text(old),
       text(next),
-      'Less in hand for overloads, and in North America an overload trip of 115 instead of 125 % below 1.15: check the load against the rating.',
+      'Less in hand for overloads, and in North America an overload trip of 115 ' +
+        'instead of 125 % below 1.15: check the load against the rating.',
     );
   return b > a + 0.001
     ? line('service factor', 'better', text(old), text(next), 'More in hand for overloads.')
@@ -169,7 +174,9 @@ function inrush(old: Identity, next: Identity, { supplyVoltage }: Setting): Repl
       'adaptable',
       text(old),
       text(next),
-      `${percent} more inrush at most: raise the instantaneous trip within its limit or the breaker trips at start; a reduced-voltage controller must bear it; the bus dips more; the overload's class must outlast the start.`,
+      `${percent} more inrush at most: raise the instantaneous trip within its limit or the breaker trips at ` +
+        `start; a reduced-voltage controller must bear it; the bus dips ` +
+        `more; the overload's class must outlast the start.`,
     );
   return rise < -0.03
     ? line(
@@ -200,7 +207,8 @@ function design(old: Identity, next: Identity): ReplacementLine | undefined {
       'adaptable',
       a,
       b,
-      `The load was given ${a === 'C' ? 'high starting torque' : 'high slip and starting torque'}: show that the new motor breaks it away${a === 'D' ? ' and bears the shocks' : ''}.`,
+      `The load was given ${a === 'C' ? 'high starting torque' : 'high slip and starting torque'}: show ` +
+        `that the new motor breaks it away${a === 'D' ? ' and bears the shocks' : ''}.`,
     );
   return line(
     'design letter',
@@ -272,7 +280,8 @@ function efficiency(old: Identity, next: Identity): ReplacementLine {
   const text = (i: Identity): string | undefined =>
     i.efficiencyMinimum === undefined
       ? undefined
-      : `${(i.efficiencyMinimum * 100).toFixed(1)} % guaranteed${i.efficiency === undefined ? '' : ` (${(i.efficiency * 100).toFixed(1)} % nominal)`}`;
+      : `${(i.efficiencyMinimum * 100).toFixed(1)} % ` +
+        `guaranteed${i.efficiency === undefined ? '' : ` (${(i.efficiency * 100).toFixed(1)} % nominal)`}`;
   const [a, b] = [old.efficiencyMinimum, next.efficiencyMinimum];
   if (a === undefined || b === undefined) return missing('efficiency', text(old), text(next));
   if (Math.abs(a - b) < 0.001) return line('efficiency', 'same', text(old), text(next), 'The same.');

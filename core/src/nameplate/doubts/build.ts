@@ -10,23 +10,49 @@ export const efficiencyValue: Check = (r, practice) => {
   const base = { id: 'plate.efficiency-unusual' as const, fields: ['efficiency'] };
   const series = practice.nominalEfficiencies;
   if (r.efficiencyMinimum !== undefined && r.efficiencyMinimum > eta)
-    return { ...base, fields: ['efficiency', 'efficiencyMinimum'], text: `The guaranteed efficiency, ${percent(r.efficiencyMinimum, 1)}, is above the nominal ${percent(eta, 1)}.`, source: usualBand }; // prettier-ignore
+    return {
+      ...base,
+      fields: ['efficiency', 'efficiencyMinimum'],
+      text: `The guaranteed efficiency, ${percent(r.efficiencyMinimum, 1)}, is above the nominal ${percent(eta, 1)}.`,
+      source: usualBand,
+    };
   if (r.power !== undefined && poles !== undefined) {
     const { least, most } = efficiencyBand(r.power, poles, practice);
     if (eta > most || eta < least)
-      return { ...base, fields: ['efficiency', 'power'], text: `${percent(eta, 1)} is ${eta > most ? 'better than any' : 'worse than almost any'} motor of ${rating(r.power, practice)}: ${percent(least)} to ${percent(most, 1)} is usual.`, source: usualBand }; // prettier-ignore
+      return {
+        ...base,
+        fields: ['efficiency', 'power'],
+        text:
+          `${percent(eta, 1)} is ${eta > most ? 'better than any' : 'worse than almost any'} motor of ` +
+          `${rating(r.power, practice)}: ${percent(least)} to ${percent(most, 1)} is usual.`,
+        source: usualBand,
+      };
   }
   // Small motors, below 1 hp, are stamped with average efficiencies outside the series.
   const small = r.power !== undefined && r.power < 0.99 * horsepower;
   if (series && !small && !series.value.some((n) => Math.abs(n - eta) < 0.0006)) {
     const near = series.value.reduce((a, b) => (Math.abs(b - eta) < Math.abs(a - eta) ? b : a));
-    return { ...base, text: `${percent(eta, 1)} is no nominal efficiency of the standard's series; the nearest is ${percent(near, 1)}.`, source: series.source }; // prettier-ignore
+    return {
+      ...base,
+      text: `${percent(eta, 1)} is no nominal efficiency of the standard's series; the nearest is ${percent(near, 1)}.`,
+      source: series.source,
+    };
   }
-  const part =
-    ([['efficiencyThreeQuarter', r.efficiencyThreeQuarter, 0.025], ['efficiencyHalf', r.efficiencyHalf, 0.06]] as const) // prettier-ignore
-      .find(([, x, down]) => x !== undefined && (x > eta + 0.02 || x < eta - down - 0.02));
+  const part = (
+    [
+      ['efficiencyThreeQuarter', r.efficiencyThreeQuarter, 0.025],
+      ['efficiencyHalf', r.efficiencyHalf, 0.06],
+    ] as const
+  ).find(([, x, down]) => x !== undefined && (x > eta + 0.02 || x < eta - down - 0.02));
   if (part?.[1] !== undefined)
-    return { ...base, fields: [part[0], 'efficiency'], text: `${percent(part[1], 1)} at part load beside ${percent(eta, 1)} at full load: the curve of a cage motor is flatter than that.`, source: commonPractice('Part-load efficiency of cage motors') }; // prettier-ignore
+    return {
+      ...base,
+      fields: [part[0], 'efficiency'],
+      text:
+        `${percent(part[1], 1)} at part load beside ${percent(eta, 1)} at full ` +
+        `load: the curve of a cage motor is flatter than that.`,
+      source: commonPractice('Part-load efficiency of cage motors'),
+    };
   return undefined;
 };
 
@@ -43,7 +69,9 @@ export const efficiencyClass: Check = (r, practice) => {
   if (own && eta < own.efficiency - 0.0011)
     return {
       id: 'plate.efficiency-class',
-      text: `${percent(eta, 1)} is below ${percent(own.efficiency, 1)}, what ${own.name} asks of ${rating(r.power, practice)} with ${poles} poles.`,
+      text:
+        `${percent(eta, 1)} is below ${percent(own.efficiency, 1)}, what ${own.name} ` +
+        `asks of ${rating(r.power, practice)} with ${poles} poles.`,
       fields: ['efficiency', 'efficiencyClass', 'power', 'speed'],
       source: own.source,
     };
@@ -51,14 +79,19 @@ export const efficiencyClass: Check = (r, practice) => {
   if (floor && eta < floor.efficiency - 0.0011)
     return {
       id: 'plate.efficiency-class',
-      text: `${percent(eta, 1)} in ${r.year}: from ${floor.since} on ${floor.name}, ${percent(floor.efficiency, 1)}, was asked of this rating where it is required. An exempt kind, another market, or a misreading.`,
+      text:
+        `${percent(eta, 1)} in ${r.year}: from ${floor.since} on ${floor.name}, ${percent(floor.efficiency, 1)}, ` +
+        `was asked of this rating where it is required. An exempt kind, another market, or a misreading.`,
       fields: ['efficiency', 'year', 'power'],
       source: floor.source,
     };
   return undefined;
 };
 
-const heights = { nema: [42, 48, 56, 72, 84, 100, 112, 128, 144, 160, 176].map((n) => (n * 25.4) / 16), iec: [56, 63, 71, 80, 90, 100, 112, 132, 160, 180, 200, 225, 250, 280, 315, 355, 400] }; // prettier-ignore
+const heights = {
+  nema: [42, 48, 56, 72, 84, 100, 112, 128, 144, 160, 176].map((n) => (n * 25.4) / 16),
+  iec: [56, 63, 71, 80, 90, 100, 112, 132, 160, 180, 200, 225, 250, 280, 315, 355, 400],
+};
 
 export const frameAndRating: Check = (r, practice) => {
   const poles = polesOf(r.frequency, r.speeds.at(-1));
@@ -75,7 +108,9 @@ export const frameAndRating: Check = (r, practice) => {
   if (off <= allowed && off >= -allowed) return undefined;
   return {
     id: 'plate.frame-rating',
-    text: `Frame ${r.frame.designation} is ${Math.abs(off)} sizes ${off > 0 ? 'larger' : 'smaller'} than ${standard.value}, the standard one for ${rating(r.power, practice)} with ${poles} poles.`,
+    text:
+      `Frame ${r.frame.designation} is ${Math.abs(off)} sizes ${off > 0 ? 'larger' : 'smaller'} than ` +
+      `${standard.value}, the standard one for ${rating(r.power, practice)} with ${poles} poles.`,
     fields: ['frame', 'power', 'speed'],
     source: standard.source,
   };
@@ -93,7 +128,10 @@ export const codeAndDesign: Check = (r, practice) => {
   if (band.value.low <= most && (band.value.high ?? Infinity) >= 0.6 * kva) return undefined;
   return {
     id: 'plate.code-letter',
-    text: `Code ${r.codeLetter} is ${band.value.low} kVA/hp and more; ${kva.toFixed(1)} kVA/hp is ${r.designLetter ? `the limit of design ${r.designLetter}` : 'the limit of the usual design'} at ${rating(r.power, practice)}.`,
+    text:
+      `Code ${r.codeLetter} is ${band.value.low} kVA/hp and more; ${kva.toFixed(1)} kVA/hp is ` +
+      `${r.designLetter ? `the limit of design ${r.designLetter}` : 'the limit of the usual design'} ` +
+      `at ${rating(r.power, practice)}.`,
     fields: ['codeLetter', 'power', ...(r.designLetter ? ['designLetter'] : [])],
     source: limit.source,
   };
@@ -103,14 +141,25 @@ export const insulationAndRise: Check = (r) => {
   const limit = permittedRise[r.insulation ?? ''];
   const order = 'AEBFHN';
   const source = permittedRiseSource;
-  if (r.insulation !== undefined && r.riseClass !== undefined && order.indexOf(r.riseClass) > order.indexOf(r.insulation))
-    return { id: 'plate.insulation-rise', text: `Rise of class ${r.riseClass} on insulation of class ${r.insulation}: it would be used beyond its class.`, fields: ['riseClass', 'insulation'], source }; // prettier-ignore
+  if (
+    r.insulation !== undefined &&
+    r.riseClass !== undefined &&
+    order.indexOf(r.riseClass) > order.indexOf(r.insulation)
+  )
+    return {
+      id: 'plate.insulation-rise',
+      text: `Rise of class ${r.riseClass} on insulation of class ${r.insulation}: it would be used beyond its class.`,
+      fields: ['riseClass', 'insulation'],
+      source,
+    };
   if (limit === undefined || r.temperatureRise === undefined) return undefined;
   const permitted = limit + ((r.serviceFactor ?? 1) > 1 ? 10 : 0) - Math.max(0, (r.ambient ?? 40) - 40);
   if (r.temperatureRise <= permitted + 0.5) return undefined;
   return {
     id: 'plate.insulation-rise',
-    text: `A rise of ${r.temperatureRise} K is above the ${permitted} K permitted for class ${r.insulation} at ${r.ambient ?? 40} °C.`,
+    text:
+      `A rise of ${r.temperatureRise} K is above the ${permitted} K permitted ` +
+      `for class ${r.insulation} at ${r.ambient ?? 40} °C.`,
     fields: ['temperatureRise', 'insulation', 'ambient'],
     source,
   };
@@ -130,7 +179,9 @@ export const bearingAndShaft: Check = (r) => {
   if (bore === undefined || shaft === undefined || (bore >= shaft - 0.6 && bore <= 2 * shaft)) return undefined;
   return {
     id: 'plate.bearing-bore',
-    text: `Bearing ${r.driveEndBearing} has a bore of ${bore} mm; the shaft of frame ${r.frame?.designation} is ${shaft.toFixed(1)} mm where it leaves the motor${bore < shaft ? '' : ', and a seat is seldom twice that'}.`,
+    text:
+      `Bearing ${r.driveEndBearing} has a bore of ${bore} mm; the shaft of frame ${r.frame?.designation} is ` +
+      `${shaft.toFixed(1)} mm where it leaves the motor${bore < shaft ? '' : ', and a seat is seldom twice that'}.`,
     fields: ['bearings.driveEnd', 'frame'],
     source: remembered('standard', 'ISO 15', '2017', 'bore code: last two digits × 5 mm'),
   };

@@ -26,23 +26,37 @@ export const powerBalance: Check = (r, practice) => {
       const shaft = apparent * r.efficiency * r.powerFactor;
       const off = shaft / r.power - 1;
       if (Math.abs(off) > slack)
-        return doubt(`with η ${r.efficiency} and cosφ ${r.powerFactor} they carry ${rating(shaft, practice)}, ${percent(Math.abs(off))} ${off > 0 ? 'more' : 'less'} than stamped.`, ['efficiency', 'powerFactor']); // prettier-ignore
+        return doubt(
+          `with η ${r.efficiency} and cosφ ${r.powerFactor} they carry ${rating(shaft, practice)}, ` +
+            `${percent(Math.abs(off))} ${off > 0 ? 'more' : 'less'} than stamped.`,
+          ['efficiency', 'powerFactor'],
+        );
     } else if (r.efficiency !== undefined) {
       const pf = product / r.efficiency;
       const { least, most } = usualPowerFactor(r.power, poles);
       if (pf > most * (1 + slack / 2) || pf < least * (1 - slack / 2))
-        return doubt(`with η ${r.efficiency} the power factor would be ${pf.toFixed(2)}; ${least.toFixed(2)} to ${most.toFixed(2)} is usual${pf >= 1 ? ', above 1 cannot be' : ''}.`, ['efficiency']); // prettier-ignore
+        return doubt(
+          `with η ${r.efficiency} the power factor would be ${pf.toFixed(2)}; ${least.toFixed(2)} ` +
+            `to ${most.toFixed(2)} is usual${pf >= 1 ? ', above 1 cannot be' : ''}.`,
+          ['efficiency'],
+        );
     } else if (r.powerFactor !== undefined) {
       const eta = product / r.powerFactor;
       const { least, most } = efficiencyBand(r.power, poles, practice);
       if (eta > Math.min(0.99, most * (1 + slack)) || eta < least * (1 - slack))
-        return doubt(`with cosφ ${r.powerFactor} the efficiency would be ${percent(eta)}; ${percent(least)} to ${percent(most)} is usual${eta >= 1 ? ', 100 % or more cannot be' : ''}.`, ['powerFactor']); // prettier-ignore
+        return doubt(
+          `with cosφ ${r.powerFactor} the efficiency would be ${percent(eta)}; ${percent(least)} to ` +
+            `${percent(most)} is usual${eta >= 1 ? ', 100 % or more cannot be' : ''}.`,
+          ['powerFactor'],
+        );
     }
   }
   return undefined;
 };
 
-/** Current far from the table current of that rating, or from what η and cosφ of its size give where there is no table. */
+/**
+ * Current far from the table current of that rating, or from what η and cosφ of its size give where there is no table.
+ */
 export const unusualCurrent: Check = (r, practice) => {
   const poles = polesOf(r.frequency, r.speeds.at(-1)) ?? 4;
   // Slow and small motors magnetise more; the code's table speaks of usual speeds.
@@ -59,7 +73,9 @@ export const unusualCurrent: Check = (r, practice) => {
     if (share <= most + slack && share >= 0.7 - slack) continue;
     return {
       id: 'plate.current-unusual',
-      text: `${amps(current)} at ${writeQuantity(voltage, 'V')} is ${percent(share)} of ${table ? 'the table current' : 'the usual current'} of ${rating(r.power, practice)}, ${amps(expected)}.`,
+      text:
+        `${amps(current)} at ${writeQuantity(voltage, 'V')} is ${percent(share)} of ` +
+        `${table ? 'the table current' : 'the usual current'} of ${rating(r.power, practice)}, ${amps(expected)}.`,
       fields: ['current', 'power', 'voltage'],
       source: table?.source ?? usualBand,
     };
@@ -83,7 +99,7 @@ export const equalKva: Check = (r) => {
     .map((group) => ({
       first: group.at(-1),
       odd: group.find((p) => Math.abs(p.kva / (group.at(-1)?.kva ?? p.kva) - 1) > 0.07 + slack),
-    })) // prettier-ignore
+    }))
     .find((x) => x.odd !== undefined);
   const ends = taken.map((group) => group.at(-1));
   const first = within?.first ?? ends[0];
@@ -92,7 +108,10 @@ export const equalKva: Check = (r) => {
   const kva = (p: { kva: number }): string => `${((Math.sqrt(3) * p.kva) / 1000).toPrecision(3)} kVA`;
   return {
     id: 'plate.kva-unequal',
-    text: `${writeQuantity(first.voltage, 'V')} with ${amps(first.current)} is ${kva(first)}, ${writeQuantity(odd.voltage, 'V')} with ${amps(odd.current)} is ${kva(odd)}: one motor takes the same on every connection.`,
+    text:
+      `${writeQuantity(first.voltage, 'V')} with ${amps(first.current)} is ${kva(first)}, ` +
+      `${writeQuantity(odd.voltage, 'V')} with ${amps(odd.current)} is ` +
+      `${kva(odd)}: one motor takes the same on every connection.`,
     fields: ['voltage', 'current'],
     source: definition('Apparent power', 'S = √3 · U · I is the same for every connection of one winding'),
   };
@@ -103,7 +122,9 @@ export const voltageRatio: Check = (r) => {
   const [low, high] = [r.voltages[0]?.at(-1) ?? 0, r.voltages[1]?.at(-1) ?? 0];
   return {
     id: 'plate.voltage-ratio',
-    text: `The two voltages stand ${(high / low).toFixed(2)} : 1; one winding gives 2 : 1 (parallel and series) or 1.73 : 1 (delta and star).`,
+    text:
+      `The two voltages stand ${(high / low).toFixed(2)} : 1; one winding gives ` +
+      `2 : 1 (parallel and series) or 1.73 : 1 (delta and star).`,
     fields: ['voltage'],
     source: definition('Three-phase connections', 'series 2 × parallel; star √3 × delta'),
   };
@@ -127,7 +148,9 @@ export const twoUnits: Check = (r, practice) => {
   const other = practice.words.units === 'us' ? 'si' : 'us';
   return {
     id: 'plate.power-units',
-    text: `${rating(r.power, practice)} and ${writeQuantity(r.powerAlso, 'W', other)} are both stamped, but differ by ${percent(Math.abs(r.powerAlso / r.power - 1))}: 1 hp is 0.746 kW.`,
+    text:
+      `${rating(r.power, practice)} and ${writeQuantity(r.powerAlso, 'W', other)} are both stamped, but ` +
+      `differ by ${percent(Math.abs(r.powerAlso / r.power - 1))}: 1 hp is 0.746 kW.`,
     fields: ['power', 'powerAlso'],
     source: definition('Horsepower', '550 ft·lbf/s = 745.7 W'),
   };
@@ -151,7 +174,9 @@ export const serviceFactorAmps: Check = (r) => {
   if (i === undefined || s === undefined) return undefined;
   return {
     id: 'plate.service-factor-current',
-    text: `${amps(s)} at the service factor is ${(s / i).toFixed(2)} × the ${amps(i)} of full load; with service factor ${sf} about ${amps(i * sf)} is usual.`,
+    text:
+      `${amps(s)} at the service factor is ${(s / i).toFixed(2)} × the ${amps(i)} of full ` +
+      `load; with service factor ${sf} about ${amps(i * sf)} is usual.`,
     fields: ['serviceFactorCurrent', 'current', 'serviceFactor'],
     source: commonPractice('Above full load current goes about with load'),
   };
@@ -163,7 +188,9 @@ export const leadsAndVoltages: Check = (r) => {
   if (enough && !(r.leads === 9 && kind === 'delta-star')) return undefined;
   return {
     id: 'plate.leads',
-    text: `${r.leads} leads cannot give both voltages: ${kind === 'delta-star' ? 'delta and star take six' : 'parallel and series take nine'}.`,
+    text:
+      `${r.leads} leads cannot give both voltages: ` +
+      `${kind === 'delta-star' ? 'delta and star take six' : 'parallel and series take nine'}.`,
     fields: ['leads', 'voltage'],
     source: definition('Three-phase connections'),
   };

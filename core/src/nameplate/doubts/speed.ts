@@ -23,7 +23,10 @@ export const speedAndPoles: Check = (r, practice) => {
   if (slip <= 0 || (slip <= limit && (slip > 0.0012 || power > 150_000))) return undefined;
   return {
     id: 'plate.speed-unusual',
-    text: `${writeQuantity(speed, 'rpm')} at ${r.frequency} Hz would be ${poles} poles with ${percent(slip, 1)} slip; ${slip > limit ? `no more than about ${percent(limit)}` : 'at least 0.1 %'} is usual for ${rating(power, practice)}.`,
+    text:
+      `${writeQuantity(speed, 'rpm')} at ${r.frequency} Hz would be ${poles} poles with ${percent(slip, 1)} ` +
+      `slip; ${slip > limit ? `no more than about ${percent(limit)}` : 'at least 0.1 %'} ` +
+      `is usual for ${rating(power, practice)}.`,
     fields: ['speed', 'frequency'],
     source: commonPractice('Full-load slip by size (NEMA MG 1 1.19: design B below 5 %)'),
   };
@@ -38,10 +41,13 @@ export const notBelowSynchronous: Check = (r) => {
   if (synchronous !== undefined && speed < synchronous) return undefined;
   const text =
     synchronous === undefined
-      ? `${writeQuantity(speed, 'rpm')} is above what two poles can give at ${r.frequency} Hz, or too slow for any motor.`
+      ? `${writeQuantity(speed, 'rpm')} is above what two poles can give ` +
+        `at ${r.frequency} Hz, or too slow for any motor.`
       : speed === synchronous
-        ? `${writeQuantity(speed, 'rpm')} is synchronous speed itself; full-load speed lies below it. Some plates print synchronous speed: measure the running speed.`
-        : `${writeQuantity(speed, 'rpm')} is not below synchronous speed (${writeQuantity(synchronous, 'rpm')}): no induction motor does that under load. Read the plate again.`;
+        ? `${writeQuantity(speed, 'rpm')} is synchronous speed itself; full-load speed lies below ` +
+          `it. Some plates print synchronous speed: measure the running speed.`
+        : `${writeQuantity(speed, 'rpm')} is not below synchronous speed (${writeQuantity(synchronous, 'rpm')}): ` +
+          `no induction motor does that under load. Read the plate again.`;
   return {
     id: 'plate.speed-not-below-synchronous',
     text,
@@ -67,8 +73,21 @@ export const secondBlock: Check = (r) => {
   const fields = ['alternate.voltage', 'alternate.frequency', 'alternate.speed'];
   const polesHere = polesOf(f, r.speeds.at(-1));
   const polesThere = polesOf(f2, other.speeds.at(-1));
-  if (polesHere !== undefined && polesThere !== undefined && polesHere !== polesThere && r.speeds.length === 1 && other.speeds.length === 1)
-    return { id: 'plate.second-block', text: `${r.speeds[0]} r/min at ${f} Hz is ${polesHere} poles, ${other.speeds[0]} r/min at ${f2} Hz is ${polesThere}: one winding has one number of poles.`, fields, source }; // prettier-ignore
+  if (
+    polesHere !== undefined &&
+    polesThere !== undefined &&
+    polesHere !== polesThere &&
+    r.speeds.length === 1 &&
+    other.speeds.length === 1
+  )
+    return {
+      id: 'plate.second-block',
+      text:
+        `${r.speeds[0]} r/min at ${f} Hz is ${polesHere} poles, ${other.speeds[0]} r/min at ` +
+        `${f2} Hz is ${polesThere}: one winding has one number of poles.`,
+      fields,
+      source,
+    };
   if (r.voltages.length === 0 || other.voltages.length === 0) return undefined;
   const fits = r.voltages
     .flat()
@@ -76,7 +95,9 @@ export const secondBlock: Check = (r) => {
   if (fits) return undefined;
   return {
     id: 'plate.second-block',
-    text: `No voltage of the ${f2} Hz block has the volts per hertz of the ${f} Hz block: the flux would differ by more than a fifth.`,
+    text:
+      `No voltage of the ${f2} Hz block has the volts per hertz of the ${f} ` +
+      `Hz block: the flux would differ by more than a fifth.`,
     fields,
     source,
   };

@@ -30,7 +30,8 @@ interface Claim {
 }
 
 /**
- * Reads a block of text typed from a plate or copied from an e-mail into fields. Never throws; every character of the text
+ * Reads a block of text typed from a plate or copied from an e-mail into fields. Never throws; every character of the
+ * text
  * comes back in exactly one piece.
  */
 export function readPlateText(text: string): PlateText {
@@ -143,7 +144,14 @@ function tableClaims(text: string): Claim[] {
         end: cell.end,
         found: heads[i]?.[2](cell.text) ?? [],
       }));
-      if (read.some((r) => r.found.length === 0 || r.found.some((f) => f.value === '' || Number.isNaN(f.value) || /^ (V|A|rpm|hp|kW)$/.test(String(f.value))))) break; // prettier-ignore
+      if (
+        read.some(
+          (r) =>
+            r.found.length === 0 ||
+            r.found.some((f) => f.value === '' || Number.isNaN(f.value) || /^ (V|A|rpm|hp|kW)$/.test(String(f.value))),
+        )
+      )
+        break;
       rows.push(read);
     }
     if (rows.length === 0) continue;
@@ -161,7 +169,11 @@ function linesOf(text: string): Word[][] {
   const lines: Word[][] = [];
   let offset = 0;
   for (const line of text.split('\n')) {
-    const words = [...line.matchAll(/[^\s|]+/g)].map((m) => ({ text: m[0], start: offset + m.index, end: offset + m.index + m[0].length })); // prettier-ignore
+    const words = [...line.matchAll(/[^\s|]+/g)].map((m) => ({
+      text: m[0],
+      start: offset + m.index,
+      end: offset + m.index + m[0].length,
+    }));
     lines.push(words.map((w) => ({ ...w, text: w.text.replace(/[.:]$/, '') })));
     offset += line.length + 1;
   }
@@ -180,11 +192,21 @@ function joinMarks(words: readonly Word[]): Word[] {
   return cells;
 }
 
-const blockFields: ReadonlySet<string> = new Set(['power', 'voltage', 'current', 'speed', 'frequency', 'serviceFactor', 'efficiency', 'powerFactor']); // prettier-ignore
+const blockFields: ReadonlySet<string> = new Set([
+  'power',
+  'voltage',
+  'current',
+  'speed',
+  'frequency',
+  'serviceFactor',
+  'efficiency',
+  'powerFactor',
+]);
 const joined: ReadonlySet<string> = new Set(['voltage', 'current']);
 
 /**
- * Decides what a value stated twice means: the same again, another connection (joined with a slash), the second block for
+ * Decides what a value stated twice means: the same again, another connection (joined with a slash), the second block
+ * for
  * another frequency, or a contradiction that is left in sight.
  */
 function settle(claims: readonly Claim[], text: string): Claim[] {
@@ -222,7 +244,6 @@ function settle(claims: readonly Claim[], text: string): Claim[] {
           f.field !== 'frequency' &&
           !values.has(second)
         ) {
-          // prettier-ignore
           values.set(second, f.value);
           found.push({ field: second, value: f.value });
           continue;

@@ -21,7 +21,10 @@ export function speedRatio(shape: LoadShape, q: number, staticFraction: number):
   return q * torqueRatio(shape, q);
 }
 
-/** Losses of a drive: about 3 % of rating at full load, of which a third is always there; x is its output ÷ rated motor input. */
+/**
+ * Losses of a drive: about 3 % of rating at full load, of which a third is always there; x is its output ÷ rated motor
+ * input.
+ */
 export const driveEfficiency = law({
   name: 'Drive efficiency at part load',
   symbol: 'eta_d',

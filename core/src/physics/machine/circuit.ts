@@ -1,5 +1,6 @@
 /**
- * Three-phase cage motor as a per-phase star circuit at rated frequency: stator, magnetising branch with core loss beside it, one or two
+ * Three-phase cage motor as a per-phase star circuit at rated frequency: stator, magnetising branch with core loss
+ * beside it, one or two
  * rotor cages in parallel. Ohms, V line to line, Hz, W, r/min.
  */
 export interface Circuit {
@@ -16,7 +17,10 @@ export interface Circuit {
   /** Friction and windage at rated speed, with the cube of speed elsewhere. */
   readonly frictionLoss: number;
   readonly ratedSpeed: number;
-  /** Stands for the stray losses, which go with the square of current: Ω in series with the stator's own. None where left out. */
+  /**
+   * Stands for the stray losses, which go with the square of current: Ω in series with the stator's own. None where
+   * left out.
+   */
   readonly strayResistance?: number;
   readonly cage2?: { readonly resistance: number; readonly reactance: number };
 }
@@ -41,14 +45,20 @@ export const answerLength = 12;
 /** Below this slip the rotor is taken as synchronous: its branch carries nothing. */
 const leastSlip = 1e-9;
 
-/** Where `seenAt` writes: series resistance and reactance of the machine in Ω a phase, and what each A² of line current brings. */
+/**
+ * Where `seenAt` writes: series resistance and reactance of the machine in Ω a phase, and what each A² of line current
+ * brings.
+ */
 export const seen = { resistance: 0, reactance: 1, airGap: 2, core: 3 } as const;
 export const seenLength = 4;
 
 /** A circuit at one frequency as plain numbers, for loops that solve it again and again; see `prepare`. */
 export const preparedLength = 8;
 
-/** Writes a circuit at frequency f into `p` (length `preparedLength`). Reactances go with frequency, core loss at constant flux with f^1.5. */
+/**
+ * Writes a circuit at frequency f into `p` (length `preparedLength`). Reactances go with frequency, core loss at
+ * constant flux with f^1.5.
+ */
 export function prepare(c: Circuit, f: number, p: Float64Array): void {
   const k = f / c.frequency;
   p[0] = c.statorResistance + (c.strayResistance ?? 0);
@@ -63,8 +73,10 @@ export function prepare(c: Circuit, f: number, p: Float64Array): void {
 }
 
 /**
- * The machine as its supply sees it at slip s, from a prepared circuit, written into `out` (length `seenLength`): series resistance and
- * reactance per phase in Ω, and air-gap and core watts for each A² of line current. Exact, and linear in voltage, so whatever stands in
+ * The machine as its supply sees it at slip s, from a prepared circuit, written into `out` (length `seenLength`):
+ * series resistance and
+ * reactance per phase in Ω, and air-gap and core watts for each A² of line current. Exact, and linear in voltage, so
+ * whatever stands in
  * series adds to it. Allocates nothing; s of any sign.
  */
 export function seenBy(p: Float64Array, s: number, out: Float64Array): void {
@@ -110,8 +122,10 @@ export const frictionAt = (c: Circuit, n: number): number => {
 const view = new Float64Array(seenLength);
 
 /**
- * The steady state at slip s fed with line voltage U and frequency f, written into `out` (length `answerLength`): line current A, power
- * factor, input W, air-gap power W, electromagnetic torque N·m, shaft torque N·m, shaft power W, and losses W by kind. Allocates nothing.
+ * The steady state at slip s fed with line voltage U and frequency f, written into `out` (length `answerLength`): line
+ * current A, power
+ * factor, input W, air-gap power W, electromagnetic torque N·m, shaft torque N·m, shaft power W, and losses W by kind.
+ * Allocates nothing.
  * s of any sign, f above zero.
  */
 export function solveAt(c: Circuit, U: number, f: number, s: number, out: Float64Array): void {
@@ -171,8 +185,10 @@ function gapPerVolt(p: Float64Array, s: number): number {
 const searched = new Float64Array(preparedLength);
 
 /**
- * Breakdown: the largest torque between synchronism and standstill and the slip it stands at. Slips are searched on a logarithmic scale at 33
- * points, then between the neighbours of the best by golden section to a relative `within` of slip; a double cage may have two humps, the higher counts.
+ * Breakdown: the largest torque between synchronism and standstill and the slip it stands at. Slips are searched on a
+ * logarithmic scale at 33
+ * points, then between the neighbours of the best by golden section to a relative `within` of slip; a double cage may
+ * have two humps, the higher counts.
  */
 export function breakdown(
   c: Circuit,
@@ -216,7 +232,8 @@ export function breakdown(
 }
 
 /**
- * Slip at which the shaft carries torque T between synchronism and breakdown, by bisection to 1e-10; undefined where breakdown is not enough.
+ * Slip at which the shaft carries torque T between synchronism and breakdown, by bisection to 1e-10; undefined where
+ * breakdown is not enough.
  */
 export function slipForShaftTorque(c: Circuit, U: number, f: number, T: number): number | undefined {
   const { slip } = breakdown(c, U, f);

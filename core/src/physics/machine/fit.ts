@@ -1,7 +1,8 @@
 import { breakdown, currentAt, solveAt, torqueAt, answerLength, at, type Circuit } from './circuit';
 
 /**
- * What plates and lists say of a motor in one connection: W, V line to line, A, r/min, torques ÷ rated torque. `design`: its letter, where
+ * What plates and lists say of a motor in one connection: W, V line to line, A, r/min, torques ÷ rated torque.
+ * `design`: its letter, where
  * known. What a test bench measured of the losses and the stator replaces the usual shares.
  */
 export interface MachineData {
@@ -26,7 +27,8 @@ export interface MachineData {
 
 /** One value the circuit was to meet, and what it gives. */
 export interface Met {
-  readonly what: 'current' | 'power' | 'powerFactor' | 'efficiency' | 'lockedRotorCurrent' | 'lockedRotorTorque' | 'breakdownTorque'; // prettier-ignore
+  readonly what:
+    'current' | 'power' | 'powerFactor' | 'efficiency' | 'lockedRotorCurrent' | 'lockedRotorTorque' | 'breakdownTorque';
   readonly wanted: number;
   readonly got: number;
   /** Largest relative deviation that counts as met. */
@@ -45,12 +47,16 @@ export const ratedWithin = 0.01;
 export const startWithin = 0.05;
 
 /**
- * Shares of what is left of the losses after the rotor's: common practice for cage motors of 1 to 500 hp (stator copper about a third of all
+ * Shares of what is left of the losses after the rotor's: common practice for cage motors of 1 to 500 hp (stator
+ * copper about a third of all
  * losses, iron a fifth, strays a tenth, friction less than a tenth).
  */
 export const lossShares = { stator: 0.46, core: 0.28, stray: 0.15, friction: 0.11 } as const;
 
-/** Stator's share of the standstill leakage by design letter: IEEE 112 takes X1 ÷ X2 as 1 for A and D, 0.67 for B, 0.43 for C (from memory). */
+/**
+ * Stator's share of the standstill leakage by design letter: IEEE 112 takes X1 ÷ X2 as 1 for A and D, 0.67 for B, 0.43
+ * for C (from memory).
+ */
 const statorShare = (design: string | undefined): number => {
   switch (design?.[0]) {
     case 'B':
@@ -66,16 +72,25 @@ const statorShare = (design: string | undefined): number => {
 
 type Mutable<T> = { -readonly [K in keyof T]: T[K] | (K extends 'cage2' ? undefined : never) };
 
-/** Unknowns, as logarithms: standstill leakage in Ω, what the rotor's resistance gains from crawl to high frequency, and how soon. */
+/**
+ * Unknowns, as logarithms: standstill leakage in Ω, what the rotor's resistance gains from crawl to high frequency,
+ * and how soon.
+ */
 type Unknowns = readonly [leakage: number, gain: number, pace: number];
 
 /**
- * A circuit that gives the machine's data. Slip, current, power and efficiency at rating are met by construction: losses are shared out, the
- * stator's drop gives the air-gap voltage, the rotor takes the air-gap power there and the magnetising branch the rest of the reactive
- * current. What is left free, the leakage and how the rotor's resistance rises with slip (a double cage in its R–L form), is
- * found by damped least squares (Levenberg and Marquardt) on locked-rotor current, locked-rotor torque and breakdown torque. One cage
- * is kept where it meets them. Errors: `reason` says which value is not met and why; never throws for positive data with speed below
- * synchronous. Source: equivalent circuit, any textbook; double cage, e.g. Boldea and Nasar, The Induction Machine Handbook (from memory).
+ * A circuit that gives the machine's data. Slip, current, power and efficiency at rating are met by construction:
+ * losses are shared out, the
+ * stator's drop gives the air-gap voltage, the rotor takes the air-gap power there and the magnetising branch the rest
+ * of the reactive
+ * current. What is left free, the leakage and how the rotor's resistance rises with slip (a double cage in its R–L
+ * form), is
+ * found by damped least squares (Levenberg and Marquardt) on locked-rotor current, locked-rotor torque and breakdown
+ * torque. One cage
+ * is kept where it meets them. Errors: `reason` says which value is not met and why; never throws for positive data
+ * with speed below
+ * synchronous. Source: equivalent circuit, any textbook; double cage, e.g. Boldea and Nasar, The Induction Machine
+ * Handbook (from memory).
  */
 export function fitCircuit(d: MachineData): Fitted {
   const fitter = new Fitter(d);
@@ -98,7 +113,10 @@ const words: Readonly<Record<Met['what'], string>> = {
 };
 
 const nothingGained = 1e-9;
-/** Sum of squared logarithms at which the data count as met while searching, and the slip under which usual cages break down. */
+/**
+ * Sum of squared logarithms at which the data count as met while searching, and the slip under which usual cages break
+ * down.
+ */
 const metError = (startWithin / 10) ** 2;
 const usualBreakdownSlip = 0.45;
 
@@ -134,7 +152,8 @@ class Fitter {
       this.rotorLoss = bySlip * (d.power + friction);
       this.losses = { stator, core, stray: Math.max(0, total - stator - core - friction - this.rotorLoss), friction };
     } else {
-      // The rotor's loss goes with its slip, and carries friction too; a fifth of the losses is left for the rest at least.
+      // The rotor's loss goes with its slip, and carries friction too; a fifth of the losses is left for the rest at
+      // least.
       const rest = Math.max(0.2 * total, (total - bySlip * d.power) / (1 + bySlip * lossShares.friction));
       this.losses = {
         stator: lossShares.stator * rest,
@@ -246,7 +265,8 @@ class Fitter {
   }
 
   /**
-   * Two cages. More than one pair of them may meet the data; the one whose breakdown stands nearer synchronism is taken, as usual cages have it.
+   * Two cages. More than one pair of them may meet the data; the one whose breakdown stands nearer synchronism is
+   * taken, as usual cages have it.
    */
   twoCages(): Circuit {
     const running = this.slip * (this.phase / this.d.current);
@@ -282,9 +302,24 @@ class Fitter {
       { what: 'current', wanted: d.current, got: rated.current, within: ratedWithin },
       { what: 'powerFactor', wanted: this.cos, got: rated.powerFactor, within: ratedWithin },
       { what: 'efficiency', wanted: d.efficiency, got: rated.efficiency, within: ratedWithin },
-      { what: 'lockedRotorCurrent', wanted: d.lockedRotorCurrent, got: currentAt(c, d.voltage, d.frequency, 1), within: startWithin }, // prettier-ignore
-      { what: 'lockedRotorTorque', wanted: d.lockedRotorTorque, got: torqueAt(c, d.voltage, d.frequency, 1) / power, within: startWithin }, // prettier-ignore
-      { what: 'breakdownTorque', wanted: d.breakdownTorque, got: breakdown(c, d.voltage, d.frequency).torque / power, within: startWithin }, // prettier-ignore
+      {
+        what: 'lockedRotorCurrent',
+        wanted: d.lockedRotorCurrent,
+        got: currentAt(c, d.voltage, d.frequency, 1),
+        within: startWithin,
+      },
+      {
+        what: 'lockedRotorTorque',
+        wanted: d.lockedRotorTorque,
+        got: torqueAt(c, d.voltage, d.frequency, 1) / power,
+        within: startWithin,
+      },
+      {
+        what: 'breakdownTorque',
+        wanted: d.breakdownTorque,
+        got: breakdown(c, d.voltage, d.frequency).torque / power,
+        within: startWithin,
+      },
     ];
   }
 
@@ -295,12 +330,18 @@ class Fitter {
     const nearest = off.map((m) => `${words[m.what]} ${signed(deviation(m))}`).join(', ');
     const total = this.d.power / this.d.efficiency - this.d.power;
     if (this.rotorLoss > 0.8 * total)
-      return `Its slip says the rotor alone loses ${Math.round(this.rotorLoss)} W, its efficiency allows ${Math.round(total)} W in all. Nearest: ${nearest}.`;
+      return (
+        `Its slip says the rotor alone loses ${Math.round(this.rotorLoss)} W, its efficiency ` +
+        `allows ${Math.round(total)} W in all. Nearest: ${nearest}.`
+      );
     const running = c.cage2
       ? (c.rotorResistance * c.cage2.resistance) / (c.rotorResistance + c.cage2.resistance)
       : c.rotorResistance;
     if (this.wantedResistance < running)
-      return `Its locked-rotor torque with its locked-rotor current asks for less rotor resistance standing than running, which no cage has. Nearest: ${nearest}.`;
+      return (
+        `Its locked-rotor torque with its locked-rotor current asks for less rotor resistance ` +
+        `standing than running, which no cage has. Nearest: ${nearest}.`
+      );
     return `No cage gives this current, this locked-rotor and this breakdown torque together. Nearest: ${nearest}.`;
   }
 }

@@ -21,7 +21,10 @@ export const windingTemperature = law({
   of: ({ theta, dT, x }) => theta + dT * (0.4 + 0.6 * x * x) + 10,
 });
 
-/** Hours until the insulation is spent: 20,000 at the class limit, halved for each 10 K more. Beyond 100 years it says nothing. */
+/**
+ * Hours until the insulation is spent: 20,000 at the class limit, halved for each 10 K more. Beyond 100 years it says
+ * nothing.
+ */
 export const insulationLife = law({
   name: 'Insulation life by the ten-degree rule',
   symbol: 't_ins',

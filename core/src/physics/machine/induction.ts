@@ -142,7 +142,8 @@ export const loading = law({
 
 /**
  * Speed at which a motor fed at rated voltage and frequency carries a load of torque T at speed n, with a given shape.
- * The motor's torque falls on a straight line from rated torque at rated speed to zero at synchronous speed; the root of
+ * The motor's torque falls on a straight line from rated torque at rated speed to zero at synchronous speed; the root
+ * of
  * T_motor(n) − T_load(n) is bracketed between half and full synchronous speed and bisected to below 0.001 r/min.
  */
 type Meeting = Readonly<{ n_s: 'rpm'; n_r: 'rpm'; T_r: 'N.m'; n: 'rpm'; T: 'N.m' }>;

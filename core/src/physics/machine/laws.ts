@@ -96,15 +96,85 @@ export function circuitLaws(c: Circuit): CircuitLaws {
     ({ U, f, n }: Arguments<Steady>): number =>
       steady(c, U, f, n, index);
   return {
-    current: steadyLaw('current', { name: 'Line current of the circuit', symbol: 'I', unit: 'A', what: 'line current' }, printed(18.88), read(at.current)),
-    powerFactor: steadyLaw('powerFactor', { name: 'Power factor of the circuit', symbol: 'pf', unit: '1', what: 'cosine of the angle of the impedance' }, printed(0.833), read(at.powerFactor)),
-    inputPower: steadyLaw('inputPower', { name: 'Input power of the circuit', symbol: 'P_in', unit: 'W', what: '3 * I^2 * resistance seen from the line' }, printed(12530), read(at.input)),
-    airGapPower: steadyLaw('airGapPower', { name: 'Air-gap power', symbol: 'P_ag', unit: 'W', what: 'power in the rotor branches' }, printed(11845), read(at.airGap)),
-    torque: steadyLaw('torque', { name: 'Electromagnetic torque', symbol: 'T', unit: 'N.m', what: 'air-gap power over synchronous angular speed' }, printed(62.8), read(at.torque)),
-    outputPower: steadyLaw('outputPower', { name: 'Shaft power of the circuit', symbol: 'P_out', unit: 'W', what: 'air-gap power * (1 - slip) - friction' }, printed(10485), read(at.output)),
-    shaftTorque: steadyLaw('shaftTorque', { name: 'Shaft torque of the circuit', symbol: 'T_sh', unit: 'N.m', what: 'shaft power over angular speed' }, printed(56.9), read(at.shaftTorque)),
-    efficiency: steadyLaw('efficiency', { name: 'Efficiency of the circuit', symbol: 'eta', unit: '1', what: 'shaft power over input power' }, printed(0.837), (a) => read(at.output)(a) / read(at.input)(a)),
-    breakdownTorque: breakdownLaw('breakdownTorque', { name: 'Breakdown torque of the circuit', symbol: 'T_b', unit: 'N.m', formula: 'largest electromagnetic torque between synchronism and standstill, searched over slip' }, printed(229, 0.01), ({ U, f }) => breakdown(c, U, f).torque),
-    breakdownSlip: breakdownLaw('breakdownSlip', { name: 'Slip at breakdown', symbol: 's_b', unit: '1', formula: 'slip of the largest electromagnetic torque, searched between synchronism and standstill' }, printed(0.198, 0.02), ({ U, f }) => breakdown(c, U, f).slip),
-  }; // prettier-ignore
+    current: steadyLaw(
+      'current',
+      { name: 'Line current of the circuit', symbol: 'I', unit: 'A', what: 'line current' },
+      printed(18.88),
+      read(at.current),
+    ),
+    powerFactor: steadyLaw(
+      'powerFactor',
+      { name: 'Power factor of the circuit', symbol: 'pf', unit: '1', what: 'cosine of the angle of the impedance' },
+      printed(0.833),
+      read(at.powerFactor),
+    ),
+    inputPower: steadyLaw(
+      'inputPower',
+      {
+        name: 'Input power of the circuit',
+        symbol: 'P_in',
+        unit: 'W',
+        what: '3 * I^2 * resistance seen from the line',
+      },
+      printed(12530),
+      read(at.input),
+    ),
+    airGapPower: steadyLaw(
+      'airGapPower',
+      { name: 'Air-gap power', symbol: 'P_ag', unit: 'W', what: 'power in the rotor branches' },
+      printed(11845),
+      read(at.airGap),
+    ),
+    torque: steadyLaw(
+      'torque',
+      {
+        name: 'Electromagnetic torque',
+        symbol: 'T',
+        unit: 'N.m',
+        what: 'air-gap power over synchronous angular speed',
+      },
+      printed(62.8),
+      read(at.torque),
+    ),
+    outputPower: steadyLaw(
+      'outputPower',
+      { name: 'Shaft power of the circuit', symbol: 'P_out', unit: 'W', what: 'air-gap power * (1 - slip) - friction' },
+      printed(10485),
+      read(at.output),
+    ),
+    shaftTorque: steadyLaw(
+      'shaftTorque',
+      { name: 'Shaft torque of the circuit', symbol: 'T_sh', unit: 'N.m', what: 'shaft power over angular speed' },
+      printed(56.9),
+      read(at.shaftTorque),
+    ),
+    efficiency: steadyLaw(
+      'efficiency',
+      { name: 'Efficiency of the circuit', symbol: 'eta', unit: '1', what: 'shaft power over input power' },
+      printed(0.837),
+      (a) => read(at.output)(a) / read(at.input)(a),
+    ),
+    breakdownTorque: breakdownLaw(
+      'breakdownTorque',
+      {
+        name: 'Breakdown torque of the circuit',
+        symbol: 'T_b',
+        unit: 'N.m',
+        formula: 'largest electromagnetic torque between synchronism and standstill, searched over slip',
+      },
+      printed(229, 0.01),
+      ({ U, f }) => breakdown(c, U, f).torque,
+    ),
+    breakdownSlip: breakdownLaw(
+      'breakdownSlip',
+      {
+        name: 'Slip at breakdown',
+        symbol: 's_b',
+        unit: '1',
+        formula: 'slip of the largest electromagnetic torque, searched between synchronism and standstill',
+      },
+      printed(0.198, 0.02),
+      ({ U, f }) => breakdown(c, U, f).slip,
+    ),
+  };
 }

@@ -48,7 +48,10 @@ export function pointAt(c: Circuit, U: number, f: number, s: number): OperatingP
   };
 }
 
-/** The machine carrying shaft torque T (N·m) at line voltage U and frequency f; undefined where breakdown is not enough. */
+/**
+ * The machine carrying shaft torque T (N·m) at line voltage U and frequency f; undefined where breakdown is not
+ * enough.
+ */
 export function pointForTorque(c: Circuit, U: number, f: number, T: number): OperatingPoint | undefined {
   const s = slipForShaftTorque(c, U, f, T);
   return s === undefined ? undefined : pointAt(c, U, f, s);
@@ -61,8 +64,10 @@ export const ratedTorqueOf = (c: Circuit): number =>
 const golden = (Math.sqrt(5) - 1) / 2;
 
 /**
- * The line voltage that carries torque T at frequency f with the least input power: what an energy-saving mode of a drive looks for. Searched by golden
- * section between a fifth and all of the voltage the drive has at that frequency (rated V/Hz, at most rated); T keeps 1.5 × reserve to breakdown.
+ * The line voltage that carries torque T at frequency f with the least input power: what an energy-saving mode of a
+ * drive looks for. Searched by golden
+ * section between a fifth and all of the voltage the drive has at that frequency (rated V/Hz, at most rated); T keeps
+ * 1.5 × reserve to breakdown.
  * Undefined where even full voltage does not carry it so.
  */
 export function bestVoltage(c: Circuit, f: number, T: number): OperatingPoint | undefined {

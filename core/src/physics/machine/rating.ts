@@ -129,7 +129,9 @@ export const scaledVoltage = law({
   of: ({ U, f, f_2 }) => (U * f_2) / f,
 });
 
-/** Power at another frequency with the same flux: the torque stays, so power goes with speed at the same slip in r/min. */
+/**
+ * Power at another frequency with the same flux: the torque stays, so power goes with speed at the same slip in r/min.
+ */
 export const scaledPower = law({
   name: 'Power at another frequency, same volts per hertz',
   symbol: 'P_2',
@@ -249,7 +251,10 @@ export const ratio = law({
   of: ({ x_new, x_old }) => x_new / x_old,
 });
 
-/** Rating from the no-load current: a motor idles on a share of its rated current that falls with size and rises with poles. */
+/**
+ * Rating from the no-load current: a motor idles on a share of its rated current that falls with size and rises with
+ * poles.
+ */
 export const ratedFromNoLoad = law({
   name: 'Rating guessed from the no-load current',
   symbol: 'P_0',
@@ -265,7 +270,9 @@ export const ratedFromNoLoad = law({
   of: ({ U, I_0, k, eta, pf }) => Math.sqrt(3) * U * (I_0 / k) * eta * pf,
 });
 
-/** Rating from the resistance between two terminals: stator copper loss at rated current is a usual share of the input. */
+/**
+ * Rating from the resistance between two terminals: stator copper loss at rated current is a usual share of the input.
+ */
 export const ratedFromResistance = law({
   name: 'Rating guessed from the winding resistance',
   symbol: 'P_R',
@@ -296,7 +303,10 @@ export const currentAtLoad = law({
   of: ({ I_n, k, P, P_r }) => I_n * Math.sqrt(k * k + (1 - k * k) * (P / P_r) ** 2),
 });
 
-/** Load as a share of rating from running and no-load current, both measured, I at least I_0: load parts at right angles to I_0. */
+/**
+ * Load as a share of rating from running and no-load current, both measured, I at least I_0: load parts at right
+ * angles to I_0.
+ */
 export const loadFromCurrents = law({
   name: 'Load guessed from running and no-load current',
   symbol: 'x',

@@ -40,7 +40,8 @@ const standingBelow = 0.03;
 const step = 0.05;
 
 /**
- * Sorts a log into hours a year at each flow. A reading stands until the next one; where the next is later than four usual
+ * Sorts a log into hours a year at each flow. A reading stands until the next one; where the next is later than four
+ * usual
  * intervals, the time between is a gap and counts for nothing. The year is taken to go as the time covered did.
  * Samples in any order; times in s, finite.
  */
@@ -55,7 +56,9 @@ export function profileFromLog(samples: readonly Sample[], options: LogOptions):
   if (options.kind !== 'flow' && (options.control === 'none' || options.control === 'bypass'))
     return {
       ok: false,
-      message: `A log of ${options.kind} tells the flow only where flow changes it: say how flow is controlled (damper, vanes, valve, on and off).`,
+      message:
+        `A log of ${options.kind} tells the flow only where flow changes it: say ` +
+        `how flow is controlled (damper, vanes, valve, on and off).`,
     };
   const intervals = sorted.slice(1).map((s, i) => s.time - (sorted[i]?.time ?? 0));
   // What is nearer together than a millisecond is one reading twice.
@@ -99,7 +102,10 @@ function flowOf(share: number, { kind, control, magnetising, presentRatio }: Log
   return inverse((flow) => presentRatio(control, flow), power);
 }
 
-/** Flow at which the present control takes a share of full input, by bisection; the curves rise with flow above a tenth. */
+/**
+ * Flow at which the present control takes a share of full input, by bisection; the curves rise with flow above a
+ * tenth.
+ */
 function inverse(taken: (flow: number) => number, ratio: number): number {
   let low = 0.1;
   let high = 1.5;

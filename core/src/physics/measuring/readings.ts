@@ -20,7 +20,8 @@ export const shareByPower = law({
   unit: '1',
   takes: { P_in: 'W', P_r: 'W', eta: '1' },
   formula:
-    '2 * max(0, P_in / P_r - 0.4 * (1 / eta - 1)) / (1 + sqrt(1 + 2.4 * (1 / eta - 1) * max(0, P_in / P_r - 0.4 * (1 / eta - 1))))',
+    '2 * max(0, P_in / P_r - 0.4 * (1 / eta - 1)) / (1 + sqrt(1 + 2.4 * (1 ' +
+    '/ eta - 1) * max(0, P_in / P_r - 0.4 * (1 / eta - 1))))',
   source: guide('input power measurements; here corrected for the losses at part load'),
   estimate: { basis: 'efficiency of the plate or usual for the rating, typical split of losses', band: [0.95, 1.05] },
   range: { P_in: notNegative, P_r: positive, eta: [0.05, 1] },
@@ -61,7 +62,9 @@ export const shareBySlip = law({
   example: {
     of: { n_s: 1800, n: 1776, n_r: 1760, U: 460, U_r: 460 },
     gives: 0.6,
-    from: 'U.S. DOE, Determining Electric Motor Load and Efficiency, its own worked plate of 24 over 40 r/min (from memory)',
+    from:
+      'U.S. DOE, Determining Electric Motor Load and Efficiency, its ' +
+      'own worked plate of 24 over 40 r/min (from memory)',
   },
   of: ({ n_s, n, n_r, U, U_r }) => (n_s - n) / ((n_s - n_r) * (U_r / U) ** 2),
 });

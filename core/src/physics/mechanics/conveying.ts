@@ -22,7 +22,10 @@ export const conveyorPower = law({
   of: ({ Q, f, L, H }) => 9.80665 * Q * (f * L + H),
 });
 
-/** Force at the drum of a belt conveyor: main resistance with belt and rollers, secondary ones by their factor C, and lift. */
+/**
+ * Force at the drum of a belt conveyor: main resistance with belt and rollers, secondary ones by their factor C, and
+ * lift.
+ */
 export const beltForce = law({
   name: 'Force at the drum of a belt conveyor',
   symbol: 'F_U',
@@ -145,7 +148,10 @@ export const airDensity = law({
 /** Density for which fan pressures are catalogued, kg/m³. */
 export const standardAir = 1.2;
 
-/** Pressure a fan makes of gas of density rho, from its catalogued pressure in standard air: volume the same, pressure with density. */
+/**
+ * Pressure a fan makes of gas of density rho, from its catalogued pressure in standard air: volume the same, pressure
+ * with density.
+ */
 export const pressureAtDensity = law({
   name: 'Fan pressure at the gas’s density',
   symbol: 'p',

@@ -12,8 +12,10 @@ export interface Segment {
 export const restCooling = 3;
 
 /**
- * Thermal equivalent of a duty cycle at constant speed, as a share of the steady demand: root of the mean square of torque
- * over running time plus a third of standing time. Right where the cycle is short against the motor's thermal time (ten minutes at most).
+ * Thermal equivalent of a duty cycle at constant speed, as a share of the steady demand: root of the mean square of
+ * torque
+ * over running time plus a third of standing time. Right where the cycle is short against the motor's thermal time
+ * (ten minutes at most).
  */
 export const thermalRatio = (cycle: readonly Segment[]): Law<Record<never, never>, '1'> =>
   law({
@@ -116,7 +118,8 @@ export interface DutyType {
 export const dutySource = remembered('standard', 'IEC 60034-1', '2022', '4.2 (duty types)');
 
 /**
- * Names a duty cycle: S1 running evenly, S2 once and then long at rest, S3 in turns with standstill, S4 the same where starting
+ * Names a duty cycle: S1 running evenly, S2 once and then long at rest, S3 in turns with standstill, S4 the same where
+ * starting
  * heats, S6 in turns with idling. A cycle over ten minutes in turns is not S3, S4 or S6 by the standard.
  */
 export function dutyOf(cycle: readonly Segment[], startsPerHour: number): DutyType {

@@ -24,7 +24,10 @@ export function torqueRatio(shape: LoadShape, x: number): number {
   }
 }
 
-/** Variable torque is what falls at least in proportion to speed: the drive and the shaft fan are then spared at low speed. */
+/**
+ * Variable torque is what falls at least in proportion to speed: the drive and the shaft fan are then spared at low
+ * speed.
+ */
 export function isVariableTorque(shape: LoadShape): boolean {
   return torqueRatio(shape, 0.5) <= 0.55;
 }

@@ -24,7 +24,10 @@ export interface DriveSpec {
   readonly traced?: boolean;
 }
 
-/** Share of its power a drive passes on, power factor at its input with a choke, and reactive part of its fundamental: common practice. */
+/**
+ * Share of its power a drive passes on, power factor at its input with a choke, and reactive part of its fundamental:
+ * common practice.
+ */
 export const driveShareAtLoad = 0.97;
 export const drivePowerFactor = 0.95;
 export const driveReactiveShare = 0.25;
@@ -53,7 +56,8 @@ interface Point {
 }
 
 /**
- * The motor behind a drive at n r/min with slip frequency f2, written into `p`. Up to base frequency a vector drive holds the air-gap
+ * The motor behind a drive at n r/min with slip frequency f2, written into `p`. Up to base frequency a vector drive
+ * holds the air-gap
  * flux of the rated point, a scalar one volts per hertz with its boost; above, voltage stays and flux falls.
  */
 class Fed {
@@ -75,7 +79,10 @@ class Fed {
     seenAt(c, f, s, this.#view);
     const r = this.#view[seen.resistance] ?? 0;
     const x = this.#view[seen.reactance] ?? 0;
-    const inner = Math.hypot(r - c.statorResistance - (c.strayResistance ?? 0), x - (c.statorReactance * f) / c.frequency); // prettier-ignore
+    const inner = Math.hypot(
+      r - c.statorResistance - (c.strayResistance ?? 0),
+      x - (c.statorReactance * f) / c.frequency,
+    );
     return ((U / rootThree) * inner) / Math.hypot(r, x);
   }
 
@@ -90,8 +97,12 @@ class Fed {
     const most = c.voltage / rootThree;
     let current: number;
     if (this.plan.control === 'vector') {
-      // Flux held: current is the air-gap voltage over what lies behind it; the voltage that needs is bounded by the line's.
-      const inner = Math.hypot(r - c.statorResistance - (c.strayResistance ?? 0), x - (c.statorReactance * f) / c.frequency); // prettier-ignore
+      // Flux held: current is the air-gap voltage over what lies behind it; the voltage that needs is bounded by the
+      // line's.
+      const inner = Math.hypot(
+        r - c.statorResistance - (c.strayResistance ?? 0),
+        x - (c.statorReactance * f) / c.frequency,
+      );
       current = Math.min((this.#ratedEmf * share) / inner, most / Math.hypot(r, x));
     } else {
       const volts = this.plan.boost + (1 - this.plan.boost) * share;
@@ -132,7 +143,10 @@ class Fed {
     return best;
   }
 
-  /** The point that gives torque T at n r/min, T between nothing and the torque of slip frequency `most`: by regula falsi (Illinois). */
+  /**
+   * The point that gives torque T at n r/min, T between nothing and the torque of slip frequency `most`: by regula
+   * falsi (Illinois).
+   */
   give(n: number, T: number, most: number, p: Point): void {
     let low = T < 0 ? -most : 0;
     this.solve(n, low, p);
@@ -166,8 +180,10 @@ export function driveTorqueAt(circuit: Circuit, plan: DrivePlan, n: number): num
 }
 
 /**
- * A start behind a drive: speed follows the ramp as far as torque at the current limit allows; currents at the motor by its circuit at held flux
- * or volts per hertz, at the supply by power. A hundred steps to the ramp. Fields as of `runUp`; `peakLine` is at the supply.
+ * A start behind a drive: speed follows the ramp as far as torque at the current limit allows; currents at the motor
+ * by its circuit at held flux
+ * or volts per hertz, at the supply by power. A hundred steps to the ramp. Fields as of `runUp`; `peakLine` is at the
+ * supply.
  */
 export function runOnDrive(spec: DriveSpec): Run {
   const { circuit, feed, plan, load, inertia } = spec;
@@ -238,7 +254,20 @@ export function runOnDrive(spec: DriveSpec): Run {
     energy.load += startTorqueAt(load, n) * moved * h;
     squared += p.current * p.current * h;
     if (trace) {
-      trace.set([t, n, line, p.current, torque, startTorqueAt(load, n), bus, Math.min(1, n / baseSpeed) * circuit.voltage, Math.max(squared / permitted, energy.rotor / permittedRotor)], row * 9); // prettier-ignore
+      trace.set(
+        [
+          t,
+          n,
+          line,
+          p.current,
+          torque,
+          startTorqueAt(load, n),
+          bus,
+          Math.min(1, n / baseSpeed) * circuit.voltage,
+          Math.max(squared / permitted, energy.rotor / permittedRotor),
+        ],
+        row * 9,
+      );
       row++;
     }
     const nowLimited = asked > limit * (1 + 1e-9);

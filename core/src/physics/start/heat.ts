@@ -1,7 +1,10 @@
 import { commonPractice, definition, remembered } from '../../contract';
 import { law, notNegative, positive } from '../../law';
 
-/** Hot to cold: a motor at ambient temperature bears its locked-rotor current longer. Common practice: 1.2 to 2 times; the lower half taken. */
+/**
+ * Hot to cold: a motor at ambient temperature bears its locked-rotor current longer. Common practice: 1.2 to 2 times;
+ * the lower half taken.
+ */
 export const coldStall = 1.4;
 export const coldStallPractice = commonPractice(
   'A cold motor bears its locked-rotor current 1.2 to 2 × as long as a hot one; 1.4 taken',
@@ -21,8 +24,10 @@ export const coldShare = law({
 });
 
 /**
- * Starts an hour that heat the motor on average no more than full load does: heat of a start over what is left of the rated losses while
- * running. P_r rated losses, P_run losses at the load, E_st heat of one start, all in the motor. Where running leaves nothing: none.
+ * Starts an hour that heat the motor on average no more than full load does: heat of a start over what is left of the
+ * rated losses while
+ * running. P_r rated losses, P_run losses at the load, E_st heat of one start, all in the motor. Where running leaves
+ * nothing: none.
  */
 export const startsPerHour = law({
   name: 'Starts an hour by heat',

@@ -15,7 +15,10 @@ export interface StartLoad {
 /** Share of the load's speed over which a breakaway torque falls to the shape's: common practice. */
 export const breakawayFade = 0.1;
 
-/** Load torque in N·m at n r/min, n ≥ 0: the shape's, with what breakaway asks beyond it fading over the first tenth of the speed. */
+/**
+ * Load torque in N·m at n r/min, n ≥ 0: the shape's, with what breakaway asks beyond it fading over the first tenth of
+ * the speed.
+ */
 export function startTorqueAt(l: StartLoad, n: number): number {
   const x = n / l.speed;
   const shape = l.torque * l.startRatio * torqueRatio(l.shape, x);
@@ -28,12 +31,24 @@ export function startTorqueAt(l: StartLoad, n: number): number {
 export type Changeover =
   { readonly at: 'time'; readonly time: number } | { readonly at: 'speed'; readonly share: number };
 
-/** A start on the line with its settings. Currents in A, times in s, voltages as shares. Drives have their own (`DrivePlan`). */
+/**
+ * A start on the line with its settings. Currents in A, times in s, voltages as shares. Drives have their own
+ * (`DrivePlan`).
+ */
 export type Plan =
   | { readonly method: 'direct' }
-  | { readonly method: 'star-delta'; readonly changeover: Changeover; /** Without current between star and delta; 0: closed. */ readonly pause: number }
+  | {
+      readonly method: 'star-delta';
+      readonly changeover: Changeover;
+      /** Without current between star and delta; 0: closed. */ readonly pause: number;
+    }
   | { readonly method: 'autotransformer'; readonly tap: number; readonly changeover: Changeover }
-  | { readonly method: 'primary-reactor'; readonly element: 'reactor' | 'resistor'; /** Motor voltage at standstill on a stiff line. */ readonly share: number; readonly changeover: Changeover }
+  | {
+      readonly method: 'primary-reactor';
+      readonly element: 'reactor' | 'resistor';
+      /** Motor voltage at standstill on a stiff line. */ readonly share: number;
+      readonly changeover: Changeover;
+    }
   | {
       readonly method: 'soft-starter';
       readonly limit: number;
@@ -43,7 +58,7 @@ export type Plan =
       readonly time: number;
       readonly kick: { readonly voltage: number; readonly time: number } | undefined;
       readonly ratedTorque: number;
-    }; // prettier-ignore
+    };
 
 export interface RunSpec {
   readonly circuit: Circuit;
@@ -71,7 +86,9 @@ export interface RunEvent {
   readonly what: 'opened' | 'changed-over' | 'limit-left' | 'limited' | 'at-speed' | 'stalled' | 'crawling' | 'held';
 }
 
-/** Columns over time: s, r/min, A in the line, A in the motor, N·m, N·m of load, V at bus and terminals, share of heat. */
+/**
+ * Columns over time: s, r/min, A in the line, A in the motor, N·m, N·m of load, V at bus and terminals, share of heat.
+ */
 export interface Trace {
   readonly time: Float64Array;
   readonly speed: Float64Array;

@@ -23,7 +23,10 @@ const shortest = 1e-9;
 const settled = 0.998;
 const heldBelow = 0.002;
 
-/** Regulator of a generator: the most it forces, ÷ rated, and the time constant with which the subtransient period ends, s. Common practice. */
+/**
+ * Regulator of a generator: the most it forces, ÷ rated, and the time constant with which the subtransient period
+ * ends, s. Common practice.
+ */
 export const generatorForcing = 1.25;
 const subtransientTime = 0.03;
 
@@ -33,9 +36,12 @@ const states = 9;
 
 /**
  * Speed, currents, voltages and heat of a start on the line: J dω/dt = T(ω, U) − T_load(ω), with the machine in its
- * steady state at every speed, integrated by Dormand and Prince's 5(4) pair with step control; heat and work are integrals beside it. Ends at the
- * final speed, stuck, or at the horizon. Never throws for finite positive data; allocates nothing in its loop. Electrical
- * transients (tens of ms) are left to `firstCycles`. Source: any textbook of electrical drives; Hairer, Nørsett and Wanner, Solving
+ * steady state at every speed, integrated by Dormand and Prince's 5(4) pair with step control; heat and work are
+ * integrals beside it. Ends at the
+ * final speed, stuck, or at the horizon. Never throws for finite positive data; allocates nothing in its loop.
+ * Electrical
+ * transients (tens of ms) are left to `firstCycles`. Source: any textbook of electrical drives; Hairer, Nørsett and
+ * Wanner, Solving
  * Ordinary Differential Equations I, table II.5.2 (from memory).
  */
 export function runUp(spec: RunSpec): Run {
@@ -234,12 +240,17 @@ class RunUp {
   #solve(t: number, n: number, emf: number): void {
     const { feed } = this.spec;
     let x = feed.reactance;
-    if (feed.generator) x = feed.generator.transientReactance + (feed.reactance - feed.generator.transientReactance) * Math.exp(-t / subtransientTime); // prettier-ignore
+    if (feed.generator)
+      x =
+        feed.generator.transientReactance +
+        (feed.reactance - feed.generator.transientReactance) * Math.exp(-t / subtransientTime);
     if (this.#controlled) this.#set(t);
     this.#net.solve(n, this.#stage, this.#controlled ? this.#control : undefined, emf, x, this.#out);
   }
 
-  /** Rates of change of the state at time t and a speed in rad/s; standing, it moves only when torque beats breakaway. */
+  /**
+   * Rates of change of the state at time t and a speed in rad/s; standing, it moves only when torque beats breakaway.
+   */
   #rates(t: number, speed: number, emf: number, dy: Float64Array): void {
     const { spec } = this;
     const omega = Math.max(0, speed);
@@ -300,12 +311,22 @@ class RunUp {
     }
   }
 
-  /** Torque the motor can give now: of a ramp that is still rising, what its current limit lets through. Changes `#out`. */
+  /**
+   * Torque the motor can give now: of a ramp that is still rising, what its current limit lets through. Changes
+   * `#out`.
+   */
   #able(n: number): number {
     const { plan } = this.spec;
     const now = this.#out[grid.torque] ?? 0;
     if (plan.method !== 'soft-starter' || !this.#ramping()) return now;
-    this.#net.solve(n, this.#stage, { current: plan.limit, voltage: 1, torque: Infinity }, this.#y[at.emf] ?? 0, this.spec.feed.reactance, this.#out); // prettier-ignore
+    this.#net.solve(
+      n,
+      this.#stage,
+      { current: plan.limit, voltage: 1, torque: Infinity },
+      this.#y[at.emf] ?? 0,
+      this.spec.feed.reactance,
+      this.#out,
+    );
     return Math.max(now, this.#out[grid.torque] ?? 0);
   }
 
@@ -342,7 +363,8 @@ class RunUp {
   }
 
   /**
-   * Integrates in the present stage to time `until`, or to the angular speed `target` where that comes first; the last stage ends where the
+   * Integrates in the present stage to time `until`, or to the angular speed `target` where that comes first; the last
+   * stage ends where the
    * final speed is reached or nothing moves any more. `waits`: a stage that ends at a speed only.
    */
   #advance(until: number, target: number, waits = false): void {
@@ -397,7 +419,8 @@ class RunUp {
   }
 
   /**
-   * One step of the pair into `next`; gives the error of speed (and of a generator's voltage) ÷ what is allowed. Only these two drive the
+   * One step of the pair into `next`; gives the error of speed (and of a generator's voltage) ÷ what is allowed. Only
+   * these two drive the
    * rates, so the integrals are summed once, at the end of the step.
    */
   #step(h: number, scale: number): number {
@@ -421,16 +444,32 @@ class RunUp {
     const w4 = k4[at.speed] ?? 0;
     const g4 = k4[at.emf] ?? 0;
     const t5 = t + (8 / 9) * h;
-    this.#rates(t5, w + h * (a51 * w1 + a52 * w2 + a53 * w3 + a54 * w4), e + h * (a51 * g1 + a52 * g2 + a53 * g3 + a54 * g4), k5); // prettier-ignore
+    this.#rates(
+      t5,
+      w + h * (a51 * w1 + a52 * w2 + a53 * w3 + a54 * w4),
+      e + h * (a51 * g1 + a52 * g2 + a53 * g3 + a54 * g4),
+      k5,
+    );
     const w5 = k5[at.speed] ?? 0;
     const g5 = k5[at.emf] ?? 0;
-    this.#rates(t + h, w + h * (a61 * w1 + a62 * w2 + a63 * w3 + a64 * w4 + a65 * w5), e + h * (a61 * g1 + a62 * g2 + a63 * g3 + a64 * g4 + a65 * g5), k6); // prettier-ignore
+    this.#rates(
+      t + h,
+      w + h * (a61 * w1 + a62 * w2 + a63 * w3 + a64 * w4 + a65 * w5),
+      e + h * (a61 * g1 + a62 * g2 + a63 * g3 + a64 * g4 + a65 * g5),
+      k6,
+    );
     for (let i = 0; i < states; i++)
-      next[i] = (y[i] ?? 0) + h * (b1 * (k1[i] ?? 0) + b3 * (k3[i] ?? 0) + b4 * (k4[i] ?? 0) + b5 * (k5[i] ?? 0) + b6 * (k6[i] ?? 0)); // prettier-ignore
+      next[i] =
+        (y[i] ?? 0) +
+        h * (b1 * (k1[i] ?? 0) + b3 * (k3[i] ?? 0) + b4 * (k4[i] ?? 0) + b5 * (k5[i] ?? 0) + b6 * (k6[i] ?? 0));
     this.#rates(t + h, next[at.speed] ?? 0, next[at.emf] ?? 0, k7);
-    const ofSpeed = Math.abs(h * (e1 * w1 + e3 * w3 + e4 * w4 + e5 * w5 + e6 * (k6[at.speed] ?? 0) + e7 * (k7[at.speed] ?? 0))); // prettier-ignore
+    const ofSpeed = Math.abs(
+      h * (e1 * w1 + e3 * w3 + e4 * w4 + e5 * w5 + e6 * (k6[at.speed] ?? 0) + e7 * (k7[at.speed] ?? 0)),
+    );
     if (!this.spec.feed.generator) return ofSpeed / scale;
-    const ofEmf = Math.abs(h * (e1 * g1 + e3 * g3 + e4 * g4 + e5 * g5 + e6 * (k6[at.emf] ?? 0) + e7 * (k7[at.emf] ?? 0))); // prettier-ignore
+    const ofEmf = Math.abs(
+      h * (e1 * g1 + e3 * g3 + e4 * g4 + e5 * g5 + e6 * (k6[at.emf] ?? 0) + e7 * (k7[at.emf] ?? 0)),
+    );
     return Math.max(ofSpeed / scale, ofEmf / (this.#tolerance * this.spec.feed.voltage));
   }
 
@@ -442,14 +481,18 @@ class RunUp {
     return Math.max(1e-4, Math.min(bySpeed, 0.05 * Math.max(this.#t, 0.4)));
   }
 
-  /** A first step that moves the speed by a hundredth of synchronous at most, a twentieth of a second where nothing moves. */
+  /**
+   * A first step that moves the speed by a hundredth of synchronous at most, a twentieth of a second where nothing
+   * moves.
+   */
   #firstStep(scale: number): number {
     const rate = Math.abs(this.#k1[at.speed] ?? 0);
     return rate > 0 ? Math.max(shortest, Math.min(0.05, ((0.01 / this.#tolerance) * scale) / rate)) : 0.05;
   }
 
   /**
-   * True where the start ends here because nothing moves it any more: at standstill, or where the load has met the motor below the final
+   * True where the start ends here because nothing moves it any more: at standstill, or where the load has met the
+   * motor below the final
    * speed. A stage that ends by time waits on, with a note of where it was held.
    */
   #stuck(last: boolean): boolean {
@@ -469,14 +512,21 @@ class RunUp {
     return this.spec.feed.generator !== undefined && (this.#k1[at.emf] ?? 0) > 0.002 * this.spec.feed.voltage;
   }
 
-  /** Speed between synchronism and breakdown at which the motor on the full line carries the load, r/min; undefined where it does not. */
+  /**
+   * Speed between synchronism and breakdown at which the motor on the full line carries the load, r/min; undefined
+   * where it does not.
+   */
   #meetingSpeed(): number | undefined {
     const { feed, circuit, load } = this.spec;
     const reactance = feed.generator?.transientReactance ?? feed.reactance;
     const net = (s: number): number => {
       const n = this.#synchronous * (1 - s);
       this.#net.solve(n, onLine, undefined, feed.voltage, reactance, this.#out);
-      return (this.#out[grid.torque] ?? 0) - startTorqueAt(load, n) - (frictionAt(circuit, n) * fromOmega) / Math.max(n, 1e-9); // prettier-ignore
+      return (
+        (this.#out[grid.torque] ?? 0) -
+        startTorqueAt(load, n) -
+        (frictionAt(circuit, n) * fromOmega) / Math.max(n, 1e-9)
+      );
     };
     let outer = net(0) > 0 ? -0.3 : 0;
     let inner = outer < 0 ? 0 : 0.002;

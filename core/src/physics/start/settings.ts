@@ -16,7 +16,10 @@ export interface Found<T> {
 export const succeeds = (s: StartCase, r: Run): boolean =>
   r.outcome === 'running' && (r.time ?? Infinity) <= s.permitted && Math.max(r.statorHeat, r.rotorHeat) <= 1;
 
-/** Lowest current limit, × rated current, with which a soft starter brings the machine up in time; to 0.02 of rated current. */
+/**
+ * Lowest current limit, × rated current, with which a soft starter brings the machine up in time; to 0.02 of rated
+ * current.
+ */
 export function lowestLimit(s: StartCase, plan: Soft): Found<number> {
   const run = (multiple: number): Run => simulate(s, { ...plan, limit: multiple * s.ratedCurrent });
   let high = 8;
@@ -36,7 +39,10 @@ export function lowestLimit(s: StartCase, plan: Soft): Found<number> {
   return { value, run: run(value) };
 }
 
-/** When a star stage may end: not before it has done what it can, and not so late that the start takes too long or heats too much. */
+/**
+ * When a star stage may end: not before it has done what it can, and not so late that the start takes too long or
+ * heats too much.
+ */
 export interface ChangeoverWindow {
   /** Speed in r/min that star attains, and the time in s at which it has 97 % of it. */
   readonly speed: number;
@@ -44,7 +50,10 @@ export interface ChangeoverWindow {
   readonly latest: number;
 }
 
-/** Latest safe changeover of a star-delta start in s, to a fiftieth; undefined where star attains nothing or no changeover succeeds. */
+/**
+ * Latest safe changeover of a star-delta start in s, to a fiftieth; undefined where star attains nothing or no
+ * changeover succeeds.
+ */
 export function changeoverWindow(s: StartCase, plan: StarDelta): Found<ChangeoverWindow> {
   const speed = attainedSpeed(s, reducedHookup(s.circuit, s.feed.frequency, plan));
   const synchronous = (120 * s.feed.frequency) / s.circuit.poles;
@@ -95,8 +104,10 @@ export function shortestRamp(s: StartCase, plan: DrivePlan): Found<number> {
 const waveSpeed = 1200;
 
 /**
- * Gentlest stop time of a pump in s, an estimate: ten reflections of the pipeline (2 L ÷ a each) so that closing is slow against them, or, without
- * a known length, ten seconds; and never less than three times the time in which it would coast to half speed, for a ramp shorter than
+ * Gentlest stop time of a pump in s, an estimate: ten reflections of the pipeline (2 L ÷ a each) so that closing is
+ * slow against them, or, without
+ * a known length, ten seconds; and never less than three times the time in which it would coast to half speed, for a
+ * ramp shorter than
  * coasting changes nothing. Pipe length in m.
  */
 export function gentlestStop(s: StartCase, pipe: number | undefined): number {

@@ -82,7 +82,9 @@ export const startingCurrent = law({
   of: ({ U, Z_s, Z_LR, c }) => U / (Math.sqrt(3) * (Z_s + Z_LR / c)),
 });
 
-/** Line current where the starter holds a limit m × plate current (soft starter), never more than the motor would draw. */
+/**
+ * Line current where the starter holds a limit m × plate current (soft starter), never more than the motor would draw.
+ */
 export const limitedCurrent = law({
   name: 'Current-limited starting current',
   symbol: 'I_st',
@@ -95,7 +97,10 @@ export const limitedCurrent = law({
   of: ({ m, I_n, U, Z_s, Z_LR }) => Math.min(m * I_n, U / (Math.sqrt(3) * (Z_s + Z_LR))),
 });
 
-/** Upper bound of what a drive draws from the supply: its overload factor times the plate current, reached at full speed. */
+/**
+ * Upper bound of what a drive draws from the supply: its overload factor times the plate current, reached at full
+ * speed.
+ */
 export const driveLineCurrent = law({
   name: 'Line current of a drive while accelerating',
   symbol: 'I_st',
@@ -121,7 +126,10 @@ export const voltageDip = law({
   of: ({ I_st, Z_s, U }) => (Math.sqrt(3) * I_st * Z_s) / U,
 });
 
-/** Torque at standstill: the motor's own at rated voltage, by the square of the voltage it gets, times the method's share. */
+/**
+ * Torque at standstill: the motor's own at rated voltage, by the square of the voltage it gets, times the method's
+ * share.
+ */
 export const startingTorque = law({
   name: 'Starting torque',
   symbol: 'T_st',
@@ -189,7 +197,10 @@ export const shareSource = model(
   'star-delta ⅓ and ⅓; autotransformer k² and k²; reactor k and k²',
 );
 
-/** Settings that standstill depends on: an autotransformer's tap, a reactor's share of voltage, a soft starter's limit × plate current. */
+/**
+ * Settings that standstill depends on: an autotransformer's tap, a reactor's share of voltage, a soft starter's limit
+ * × plate current.
+ */
 export interface StandstillSettings {
   readonly tap: number;
   readonly reactorShare: number;

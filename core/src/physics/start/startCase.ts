@@ -4,7 +4,10 @@ import { grid, gridLength, Network, type Feed, type Hookup } from '../supply/net
 import { startTorqueAt, type Plan, type Run, type StartLoad } from './run';
 import { runUp } from './runup';
 
-/** One motor on one supply with one load: everything of a start but its method. Rated values of the motor, permitted times in s. */
+/**
+ * One motor on one supply with one load: everything of a start but its method. Rated values of the motor, permitted
+ * times in s.
+ */
 export interface StartCase {
   readonly circuit: Circuit;
   readonly feed: Feed;
@@ -24,7 +27,8 @@ export const simulate = (s: StartCase, plan: AnyPlan, traced = false): Run =>
   plan.method === 'drive' ? runOnDrive({ ...s, plan, traced }) : runUp({ ...s, plan, traced });
 
 /**
- * Speed in r/min that a motor hung so attains from standstill: where the load first meets its torque; 0 where it does not even break away. Scanned in
+ * Speed in r/min that a motor hung so attains from standstill: where the load first meets its torque; 0 where it does
+ * not even break away. Scanned in
  * steps of half a percent of synchronous speed, then bisected.
  */
 export function attainedSpeed(s: StartCase, hookup: Hookup): number {
@@ -53,7 +57,10 @@ export function attainedSpeed(s: StartCase, hookup: Hookup): number {
   return synchronous;
 }
 
-/** Torque and line current of a motor on the line in a way of hanging it, under a current `limit` in A where there is one, at `steps` + 1 speeds from standstill to synchronous. */
+/**
+ * Torque and line current of a motor on the line in a way of hanging it, under a current `limit` in A where there is
+ * one, at `steps` + 1 speeds from standstill to synchronous.
+ */
 export function curveOf(
   s: StartCase,
   hookup: Hookup,

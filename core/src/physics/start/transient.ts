@@ -46,9 +46,12 @@ const leastReactance = 1e-3;
 const third = (2 * Math.PI) / 3;
 
 /**
- * The first cycles by the two-axis model in the stator's frame: flux linkages of the stator and one or two cages, speed among the unknowns.
- * Fluxes obey dψ_s/dt = v − R_s i_s and dψ_k/dt = −R_k i_k + j ω_r ψ_k; torque is ³⁄₂ p (ψ_m × i_s). Iron loss and saturation are left out: saturated
- * leakage makes real first peaks higher. Fixed steps (Runge and Kutta's fourth order) of a 256th cycle, finer where a cage's leakage asks for
+ * The first cycles by the two-axis model in the stator's frame: flux linkages of the stator and one or two cages,
+ * speed among the unknowns.
+ * Fluxes obey dψ_s/dt = v − R_s i_s and dψ_k/dt = −R_k i_k + j ω_r ψ_k; torque is ³⁄₂ p (ψ_m × i_s). Iron loss and
+ * saturation are left out: saturated
+ * leakage makes real first peaks higher. Fixed steps (Runge and Kutta's fourth order) of a 256th cycle, finer where a
+ * cage's leakage asks for
  * it. Source: Krause, Wasynczuk and Sudhoff, Analysis of Electric Machinery, chapter 4 (from memory).
  */
 export function firstCycles(spec: TransientSpec): Transient {
@@ -236,7 +239,9 @@ class TwoAxis {
     for (let i = 0; i < 7; i++) z[i] = (y[i] ?? 0) + h * (this.#k3[i] ?? 0);
     this.#rates(t + h, z, this.#k4, moves);
     for (let i = 0; i < 7; i++)
-      y[i] = (y[i] ?? 0) + (h / 6) * ((this.#k1[i] ?? 0) + 2 * (this.#k2[i] ?? 0) + 2 * (this.#k3[i] ?? 0) + (this.#k4[i] ?? 0)); // prettier-ignore
+      y[i] =
+        (y[i] ?? 0) +
+        (h / 6) * ((this.#k1[i] ?? 0) + 2 * (this.#k2[i] ?? 0) + 2 * (this.#k3[i] ?? 0) + (this.#k4[i] ?? 0));
     if ((y[6] ?? 0) < 0) y[6] = 0;
     this.#t = t + h;
   }

@@ -1,8 +1,10 @@
 import { prepare, preparedLength, seen, seenBy, seenLength, type Circuit } from '../machine/circuit';
 
 /**
- * What feeds a start. V between lines before switching on, Hz, Ω a phase. A generator is its electromotive force behind the transient
- * reactance, the subtransient one counting at the first instant; its regulator brings the bus back with time constant `recovery`.
+ * What feeds a start. V between lines before switching on, Hz, Ω a phase. A generator is its electromotive force
+ * behind the transient
+ * reactance, the subtransient one counting at the first instant; its regulator brings the bus back with time constant
+ * `recovery`.
  */
 export interface Feed {
   readonly voltage: number;
@@ -40,15 +42,28 @@ export interface Control {
 }
 
 /** Where `Network.solve` writes. */
-export const grid = { line: 0, motor: 1, bus: 2, terminal: 3, torque: 4, input: 5, airGap: 6, stator: 7, core: 8, inserted: 9 } as const; // prettier-ignore
+export const grid = {
+  line: 0,
+  motor: 1,
+  bus: 2,
+  terminal: 3,
+  torque: 4,
+  input: 5,
+  airGap: 6,
+  stator: 7,
+  core: 8,
+  inserted: 9,
+} as const;
 export const gridLength = 10;
 
 const rootThree = Math.sqrt(3);
 const view = new Float64Array(seenLength);
 
 /**
- * Source, starter, cable and motor in series at one speed, solved exactly: everything is linear in voltage. A soft starter is
- * the series reactance that brings voltage, current or torque to what it is set to, so power is kept and current lags, as phase control makes it
+ * Source, starter, cable and motor in series at one speed, solved exactly: everything is linear in voltage. A soft
+ * starter is
+ * the series reactance that brings voltage, current or torque to what it is set to, so power is kept and current lags,
+ * as phase control makes it
  * (fundamental only). Allocates nothing.
  */
 export class Network {
@@ -68,7 +83,10 @@ export class Network {
     this.#stator = circuit.statorResistance + (circuit.strayResistance ?? 0);
   }
 
-  /** Steady state at n r/min in a stage; `emf` and `reactance` are the source's now. Written into `out` (length `gridLength`). */
+  /**
+   * Steady state at n r/min in a stage; `emf` and `reactance` are the source's now. Written into `out` (length
+   * `gridLength`).
+   */
   solve(
     n: number,
     stage: Hookup,
@@ -100,7 +118,8 @@ export class Network {
     const perTorque = gap * this.#perWatt;
     if (control) {
       let most = control.current;
-      if (control.torque < Infinity && perTorque > 0) most = Math.min(most, Math.sqrt(Math.max(0, control.torque) / perTorque)); // prettier-ignore
+      if (control.torque < Infinity && perTorque > 0)
+        most = Math.min(most, Math.sqrt(Math.max(0, control.torque) / perTorque));
       if (most < Infinity) {
         const z = phase / Math.max(most, 1e-9);
         inserted = Math.max(inserted, Math.sqrt(Math.max(0, z * z - zr * zr)) - zx);

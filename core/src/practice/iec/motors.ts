@@ -124,7 +124,9 @@ export const motors = {
       };
     return {
       letter: name,
-      words: `normal starting torque${name.includes('E') ? ', with the higher starting current of high efficiency' : ''}${star}`,
+      words:
+        `normal starting ` +
+        `torque${name.includes('E') ? ', with the higher starting current of high efficiency' : ''}${star}`,
       lockedRotorTorque: locked,
       breakdownTorque: breakdown,
       limitsCurrent: true,

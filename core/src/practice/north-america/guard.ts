@@ -50,11 +50,17 @@ export const guard = {
   },
 } satisfies Partial<Practice> & ThisType<Practice>;
 
-/** A motor rated 220 to 240 V on a 208 V network: the table has a column for what it draws there. One rated 200 V keeps its own. */
+/**
+ * A motor rated 220 to 240 V on a 208 V network: the table has a column for what it draws there. One rated 200 V keeps
+ * its own.
+ */
 const usedAt208 = (voltage: number, supply: number | undefined): boolean =>
   supply !== undefined && supply >= 204 && supply <= 212 && voltage >= 220 && voltage <= 240;
 
-/** The table's column whose voltage lies nearest, and how far off it is: 440 to 480 V read the 460 V column, 400 V none well. */
+/**
+ * The table's column whose voltage lies nearest, and how far off it is: 440 to 480 V read the 460 V column, 400 V none
+ * well.
+ */
 export function voltageColumn(voltage: number): { readonly column: TableVoltage; readonly off: number } {
   const off = (column: TableVoltage): number => Math.abs(voltage / Number(column) - 1);
   const column = tableCurrents.columns.reduce((best, c) => (off(c) < off(best) ? c : best));

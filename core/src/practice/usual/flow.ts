@@ -9,7 +9,10 @@ const fanCurves = remembered(
   'p. 2-44',
 );
 
-/** Share of full input a fan takes at a share q of full flow, throttled by an outlet (discharge) damper. Fitted for 0.2 ≤ q ≤ 1. */
+/**
+ * Share of full input a fan takes at a share q of full flow, throttled by an outlet (discharge) damper. Fitted for 0.2
+ * ≤ q ≤ 1.
+ */
 export const outletDamper = law({
   name: 'Fan input with an outlet damper',
   symbol: 'r',
@@ -35,7 +38,10 @@ export const inletVane = law({
   of: ({ q }) => 0.35071223 + 0.30850535 * q - 0.54137364 * q * q + 0.87198823 * q ** 3,
 });
 
-/** The same with variable speed, losses of drive and motor included: a cross-check on the affinity law, not used in the sums. */
+/**
+ * The same with variable speed, losses of drive and motor included: a cross-check on the affinity law, not used in the
+ * sums.
+ */
 export const variableSpeedFan = law({
   name: 'Fan input with variable speed (published curve)',
   symbol: 'r',

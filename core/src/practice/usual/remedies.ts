@@ -1,10 +1,23 @@
 import { commonPractice } from '../../contract';
 
 /** What is bought or set to answer a caution. */
-export const remedyKinds = ['adapter', 'filter', 'sine-filter', 'roller-bearing', 'insulated-bearing', 'blower', 'sheave', 'phase-relay', 'setting'] as const; // prettier-ignore
+export const remedyKinds = [
+  'adapter',
+  'filter',
+  'sine-filter',
+  'roller-bearing',
+  'insulated-bearing',
+  'blower',
+  'sheave',
+  'phase-relay',
+  'setting',
+] as const;
 export type RemedyKind = (typeof remedyKinds)[number];
 
-/** Invented price index of a remedy for a motor: a base, and so much for each kW to the power 0.8. Compares, prices nothing. */
+/**
+ * Invented price index of a remedy for a motor: a base, and so much for each kW to the power 0.8. Compares, prices
+ * nothing.
+ */
 const prices: Readonly<Record<RemedyKind, readonly [base: number, each: number]>> = {
   adapter: [40, 5],
   filter: [120, 14],

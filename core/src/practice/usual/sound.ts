@@ -16,7 +16,10 @@ export const soundOfLoad = table(
   ],
 );
 
-/** From here on a place of work asks for ears to be protected, dB(A) over a working day: lower action value 80, upper 85. */
+/**
+ * From here on a place of work asks for ears to be protected, dB(A) over a working day: lower action value 80, upper
+ * 85.
+ */
 export const loudFrom = 80;
 export const loudSource = remembered(
   'code',
@@ -30,7 +33,10 @@ export const loudDistance = commonPractice('Sound beside a machine is stated one
 
 const decibels: Range = [0, 140];
 
-/** Sound pressure level around a machine on a hard floor: its power spread over half a sphere of radius r, nothing thrown back. */
+/**
+ * Sound pressure level around a machine on a hard floor: its power spread over half a sphere of radius r, nothing
+ * thrown back.
+ */
 export const soundPressure = law({
   name: 'Sound pressure level at a distance',
   symbol: 'L_p',

@@ -163,7 +163,9 @@ function sound({ practice, w }: Walk, motor: Motor, source: Source): void {
   w.finding(
     'choice.loud',
     'note',
-    `Up to ${writeQuantity(level, 'dB')} one metre from it at full load, and more in a room that throws it back: from ${loudFrom} dB(A) over a working day offer ear protection, from 85 dB(A) require it. Local rules decide.`,
+    `Up to ${writeQuantity(level, 'dB')} one metre from it at full load, and more in a room that throws it ` +
+      `back: from ${loudFrom} dB(A) over a working day offer ear protection, ` +
+      `from 85 dB(A) require it. Local rules decide.`,
     { fields: ['place.noiseLimit'], figures: ['choice.soundPressure'], source: loudSource },
   );
 }
@@ -178,12 +180,16 @@ function uncertain({ w }: Walk, needs: Needs, motor: Motor): void {
   w.finding(
     'choice.uncertain-load',
     'caution',
-    `The load is known to ± ${percent(needs.load.uncertainty)}: at the top of that this motor would be loaded to ${percent(high / left)}. Measure the load better, or take the next size.`,
+    `The load is known to ± ${percent(needs.load.uncertainty)}: at the top of that this motor would be ` +
+      `loaded to ${percent(high / left)}. Measure the load better, or take the next size.`,
     { fields: ['load.demand.uncertainty'], figures: ['load.powerHigh', 'choice.loading'] },
   );
 }
 
-/** Why this one, why not the next size down, why not the next cheaper, why started this way: one paragraph, then the cautions. */
+/**
+ * Why this one, why not the next size down, why not the next cheaper, why started this way: one paragraph, then the
+ * cautions.
+ */
 export function reasonsFor(needs: Needs, judged: Judged, chosen: Chosen): Choice['reasons'] {
   const { motor, candidate } = chosen;
   const counted = candidate.verdicts.filter((v) => v.waived === null);
@@ -203,7 +209,13 @@ export function reasonsFor(needs: Needs, judged: Judged, chosen: Chosen): Choice
     motor.stock
       ? `It lies on the own shelf: ${motor.stock.quantity} at ${motor.stock.place || 'a place not said'}.`
       : '',
-    `${methodNames[candidate.method]}: ${how?.text ?? (needs.load.startKnown ? 'the simplest that starts it' : 'the machine is not described, so its start is taken as before')}`,
+    `${methodNames[candidate.method]}: ` +
+      `${
+        how?.text ??
+        (needs.load.startKnown
+          ? 'the simplest that starts it'
+          : 'the machine is not described, so its start is taken as before')
+      }`,
   ];
   return [paragraph.filter((s) => s !== '').join(' '), ...cautions, ...conditions, ...remedies, ...waived];
 }
@@ -221,7 +233,9 @@ function rankedFirst(needs: Needs, judged: Judged, { candidate }: Chosen): strin
   const weighed = candidate.verdicts.some((v) => v.outcome === 'caution' && v.waived === null)
     ? ', its open cautions weighed'
     : '';
-  const first = `First of ${count} motors by ${rankWords[needs.rules.ranking]}${weighed}${candidate.outcome === 'pass' ? '' : ': it passes with cautions'}.`;
+  const first =
+    `First of ${count} motors by ` +
+    `${rankWords[needs.rules.ranking]}${weighed}${candidate.outcome === 'pass' ? '' : ': it passes with cautions'}.`;
   const { tie } = judged;
   if (!tie || tie.by === '') return first;
   return `${first} ${tie.count} cost the same within ${percent(needs.rules.costTie)}; ${tie.by} decides between them.`;
@@ -274,10 +288,15 @@ function notCheaper(needs: Needs, judged: Judged, { entry, candidate }: Chosen):
   const more = other.cost.lifeCycle - candidate.cost.lifeCycle;
   const name = `${other.motor.name}, ${methodNames[other.method].toLowerCase()}`;
   if (more > 0)
-    return `Not the next cheaper, ${name}: it costs ${Math.round(more).toLocaleString('en')} more over ${needs.years} years.`;
+    return (
+      `Not the next cheaper, ${name}: it costs ${Math.round(more).toLocaleString('en')} ` +
+      `more over ${needs.years} years.`
+    );
   return needs.rules.ranking === 'life-cycle'
-    ? `The next cheaper to buy, ${name}, costs no more over ${needs.years} years, but ${judged.tie ? `counts as equal: ${judged.tie.by} decides` : 'its open cautions weigh more'}.`
-    : `The next cheaper to buy, ${name}, also costs less over ${needs.years} years; the ranking by ${rankWords[needs.rules.ranking]} puts it behind.`;
+    ? `The next cheaper to buy, ${name}, costs no more over ${needs.years} years, but ` +
+        `${judged.tie ? `counts as equal: ${judged.tie.by} decides` : 'its open cautions weigh more'}.`
+    : `The next cheaper to buy, ${name}, also costs less over ${needs.years} years; ` +
+        `the ranking by ${rankWords[needs.rules.ranking]} puts it behind.`;
 }
 
 /** The motor the case pins, from the catalogue, the shelf or a plate, with a finding where it cannot be. */
@@ -293,7 +312,12 @@ export function pinnedMotor(
   const plate = existing ? input.plate : input.motor.plate;
   const at = existing ? 'plate' : 'motor.plate';
   if (existing && !plate) {
-    w.finding('choice.pin-not-used', 'caution', 'The motor that is there is to stay, but its plate is not given. The choice is made among all.', { fields: ['motor.existing', 'plate.power'] }); // prettier-ignore
+    w.finding(
+      'choice.pin-not-used',
+      'caution',
+      'The motor that is there is to stay, but its plate is not given. The choice is made among all.',
+      { fields: ['motor.existing', 'plate.power'] },
+    );
     return undefined;
   }
   if (plate) {
@@ -325,7 +349,8 @@ function byCircuit(walk: Walk): Motor | undefined {
     'choice.pin-not-used',
     'caution',
     circuit
-      ? 'The pinned circuit gives no power at its rated speed: the speed must be below synchronous, and the losses below the input. The choice is made among all.'
+      ? 'The pinned circuit gives no power at its rated speed: the speed must be below synchronous, ' +
+          'and the losses below the input. The choice is made among all.'
       : 'The pinned circuit has no rated speed: without it it has no rating to judge. The choice is made among all.',
     { fields: ['motor.circuit.ratedSpeed'] },
   );
@@ -342,7 +367,19 @@ export function tellOldSize({ w, practice }: Walk, needs: Needs, plate: PlateFac
   const fields = ['plate.power', 'load.demand'];
   const figures = ['load.motorPower', 'plate.ratedPower'] as const;
   if (share < needs.rules.leastLoading)
-    w.finding('choice.oversize', 'note', `${text(needs.load.power)} of load on a ${text(old)} motor: it ran at ${percent(share)}. The new motor is sized by the load.`, { fields, figures });
+    w.finding(
+      'choice.oversize',
+      'note',
+      `${text(needs.load.power)} of load on a ${text(old)} motor: it ran at ` +
+        `${percent(share)}. The new motor is sized by the load.`,
+      { fields, figures },
+    );
   else if (share > 1.02)
-    w.finding('choice.oversize', 'caution', `${text(needs.load.power)} of load on a ${text(old)} motor: it was overloaded to ${percent(share)} in this place. The same motor would fail the same way.`, { fields, figures });
-} // prettier-ignore
+    w.finding(
+      'choice.oversize',
+      'caution',
+      `${text(needs.load.power)} of load on a ${text(old)} motor: it was overloaded to ` +
+        `${percent(share)} in this place. The same motor would fail the same way.`,
+      { fields, figures },
+    );
+}

@@ -99,7 +99,10 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
     w.finding(
       'cost.no-saving',
       'caution',
-      `The new way uses ${saved === 0 ? 'as much' : 'more'} energy than the old one: nothing comes back. ${method === 'drive' ? 'The drive’s own losses eat what speed control gains.' : ''}`.trim(),
+      (
+        `The new way uses ${saved === 0 ? 'as much' : 'more'} energy than the old one: nothing comes back. ` +
+        `${method === 'drive' ? 'The drive’s own losses eat what speed control gains.' : ''}`
+      ).trim(),
       {
         fields: ['speed.profile', 'speed.control'],
         figures: ['cost.oldEnergy', 'cost.newEnergy'],

@@ -19,7 +19,10 @@ import {
 /** Sizes a drive by amperes for the subject: overload, heat and height, next size; turndown, pulses and cable. */
 type Remedy = NonNullable<Verdict['remedy']>;
 
-/** `remedies`: what the choice is bought with, which then needs no caution here; `onlyThisStarts`: no other method starts the motor. */
+/**
+ * `remedies`: what the choice is bought with, which then needs no caution here; `onlyThisStarts`: no other method
+ * starts the motor.
+ */
 export function tellDrive(
   walk: Walk,
   needs: Needs,
@@ -81,7 +84,8 @@ export function tellDrive(
     w.finding(
       'drive.no-use',
       'caution',
-      'Speed is fixed: a drive used only for starting is usually money wasted. It is right where the supply is weak or breakaway is high.',
+      'Speed is fixed: a drive used only for starting is usually money wasted. ' +
+        'It is right where the supply is weak or breakaway is high.',
       { fields: ['speed.need'] },
     );
   }
@@ -89,13 +93,15 @@ export function tellDrive(
     w.finding(
       'drive.capacitors',
       'note',
-      'A drive’s capacitors stay lethal for minutes after power-off: wait the maker’s time and measure. Expect an automatic restart; guard rotating parts.',
+      'A drive’s capacitors stay lethal for minutes after power-off: wait the maker’s time ' +
+        'and measure. Expect an automatic restart; guard rotating parts.',
       {},
     );
     w.finding(
       'drive.bearing-current',
       'note',
-      'Shaft voltage from the drive can pit bearings: a grounding ring, and on larger motors an insulated opposite-drive-end bearing as well.',
+      'Shaft voltage from the drive can pit bearings: a grounding ring, and on ' +
+        'larger motors an insulated opposite-drive-end bearing as well.',
       {},
     );
   }
@@ -125,7 +131,9 @@ function chooseSize({ practice, w }: Walk, needs: Needs, required: number, volta
     w.finding(
       'drive.power-match',
       small ? 'caution' : 'note',
-      `Matched by power it would be the ${byPower.name} drive with ${writeQuantity(byPower.current, 'A')}; by amperes it is ${writeQuantity(byCurrent.current, 'A')}. ${small ? 'Amperes decide: the smaller one would trip or burn.' : 'Too large only wastes money.'}`,
+      `Matched by power it would be the ${byPower.name} drive with ${writeQuantity(byPower.current, 'A')}; by ` +
+        `amperes it is ${writeQuantity(byCurrent.current, 'A')}. ` +
+        `${small ? 'Amperes decide: the smaller one would trip or burn.' : 'Too large only wastes money.'}`,
       {
         fields: ['rules.driveMatch'],
         figures: ['drive.requiredCurrent', 'drive.powerMatch'],
@@ -137,8 +145,11 @@ function chooseSize({ practice, w }: Walk, needs: Needs, required: number, volta
 function tellRemedies({ w }: Walk, remedies: readonly Remedy[]): void {
   for (const { kind, text } of remedies)
     if (kind === 'blower')
-      w.finding('drive.remedy', 'note', `The choice counts on ${text}: buy it with the motor and drive.`, { fields: ['speed.min'], figures: ['drive.minSpeed'] });
-} // prettier-ignore
+      w.finding('drive.remedy', 'note', `The choice counts on ${text}: buy it with the motor and drive.`, {
+        fields: ['speed.min'],
+        figures: ['drive.minSpeed'],
+      });
+}
 
 function turndown({ w }: Walk, needs: Needs, subject: Subject, variable: boolean, blown: boolean): void {
   const ratio = variable
@@ -156,7 +167,8 @@ function turndown({ w }: Walk, needs: Needs, subject: Subject, variable: boolean
     w.finding(
       'drive.below-turndown',
       'caution',
-      `${percent(needs.speed.min)} speed is ${writeQuantity(asked, 'rpm')}; on this load the motor will overheat below ${writeQuantity(least, 'rpm')}. Fit a blower, gear down, or take a larger motor.`,
+      `${percent(needs.speed.min)} speed is ${writeQuantity(asked, 'rpm')}; on this load the motor will ` +
+        `overheat below ${writeQuantity(least, 'rpm')}. Fit a blower, gear down, or take a larger motor.`,
       {
         fields: ['speed.min'],
         figures: ['drive.minSpeed'],
@@ -180,7 +192,8 @@ function turndown({ w }: Walk, needs: Needs, subject: Subject, variable: boolean
     w.finding(
       'drive.above-max-speed',
       'stop',
-      `${writeQuantity(top, 'rpm')} is above the motor’s maximum safe speed of ${writeQuantity(subject.maxSpeed, 'rpm')}.`,
+      `${writeQuantity(top, 'rpm')} is above the motor’s maximum safe ` +
+        `speed of ${writeQuantity(subject.maxSpeed, 'rpm')}.`,
       {
         fields: ['speed.max'],
         figures: ['drive.maxSpeed'],
@@ -213,7 +226,13 @@ function pulses({ input, rules, w }: Walk, needs: Needs, subject: Subject, filte
     w.finding(
       'drive.cable-too-long',
       filtered ? 'note' : 'caution',
-      `${cable.text} of motor cable, ${metres} m without a filter: pulses may double to ${writeQuantity(peak, 'V')} at the motor. ${filtered ? `The choice counts ${cure}.` : `Fit ${cure}, hang the drive nearer, or take an inverter-duty motor.`}`,
+      `${cable.text} of motor cable, ${metres} m without a filter: pulses may double to ` +
+        `${writeQuantity(peak, 'V')} at the motor. ` +
+        `${
+          filtered
+            ? `The choice counts ${cure}.`
+            : `Fit ${cure}, hang the drive nearer, or take an inverter-duty motor.`
+        }`,
       {
         fields: ['place.cable.length'],
         figures: ['drive.peakVoltage', 'drive.cableLimit'],

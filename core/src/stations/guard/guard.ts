@@ -18,7 +18,8 @@ export function tellGuard(walk: Walk, subject: Subject): void {
     w.finding(
       'guard.no-table-current',
       'caution',
-      `The code’s table has no current for ${writeQuantity(power, 'W')} at ${writeQuantity(voltage, 'V')}: the plate current is used, and a licensed electrician decides.`,
+      `The code’s table has no current for ${writeQuantity(power, 'W')} at ${writeQuantity(voltage, 'V')}: ` +
+        `the plate current is used, and a licensed electrician decides.`,
       {},
     );
   }
@@ -36,7 +37,8 @@ export function tellGuard(walk: Walk, subject: Subject): void {
     w.finding(
       'guard.low-speed',
       'note',
-      `A motor of less than ${writeQuantity(low.value, 'rpm')} may draw more than the table says: its plate current of ${writeQuantity(current, 'A')} stands for the table’s ${writeQuantity(table.value, 'A')}.`,
+      `A motor of less than ${writeQuantity(low.value, 'rpm')} may draw more than the table says: its plate ` +
+        `current of ${writeQuantity(current, 'A')} stands for the table’s ${writeQuantity(table.value, 'A')}.`,
       { figures: ['guard.tableCurrent', 'guard.conductorCurrent'], source: low.source },
     );
   w.figure(
@@ -74,13 +76,15 @@ export function tellGuard(walk: Walk, subject: Subject): void {
     'note',
     rule.maximum === undefined
       ? 'Dial the relay at the plate current; its trip factor is built in.'
-      : 'Many relays have the factor built in and are dialled at the plate current: dialling 125 % on such a one permits about 150 %. The higher maximum is only for a motor that cannot otherwise start.',
+      : 'Many relays have the factor built in and are dialled at the plate current: dialling 125 % on such a one ' +
+          'permits about 150 %. The higher maximum is only for a motor that cannot otherwise start.',
     { figures: ['guard.overloadDial', 'guard.overloadTrip'], source: rule.source },
   );
   w.finding(
     'guard.no-coordination',
     'note',
-    'Coordination (type 1 or 2) is never inferred from ratings: take a combination tested together at this voltage, and ask for the available fault current first.',
+    'Coordination (type 1 or 2) is never inferred from ratings: take a combination tested ' +
+      'together at this voltage, and ask for the available fault current first.',
     {
       fields: ['supply.source'],
       figures: w.figures.has('start.faultCurrent') ? ['start.faultCurrent'] : [],

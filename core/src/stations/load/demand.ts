@@ -43,7 +43,9 @@ const at = <U extends UnitId>(
 const share = (name: string, value: number | undefined): Given<'1'> =>
   field(`load.demand.${name}`, value === undefined ? undefined : q(value, '1'));
 
-/** Torque, speed and power at the driven shaft, from whichever are known. What was read at the motor is told elsewhere. */
+/**
+ * Torque, speed and power at the driven shaft, from whichever are known. What was read at the motor is told elsewhere.
+ */
 export function tellDrivenShaft(
   walk: Walk,
   demand: Exclude<Demand, { kind: 'measured' }>,
@@ -112,7 +114,8 @@ function byPull(walk: Walk, demand: Of<'pull'>): void {
     w.finding(
       'load.breakaway-only',
       'caution',
-      'Only the pull that gets it moving was read; the running torque is guessed from what is usual for the machine. Read the pull while it moves as well, if that can be done safely.',
+      'Only the pull that gets it moving was read; the running torque is guessed from what is usual for ' +
+        'the machine. Read the pull while it moves as well, if that can be done safely.',
       { fields: ['load.demand.force'], figures: ['load.torque'] },
     );
   } else {
@@ -167,7 +170,8 @@ function byPump({ w }: Walk, demand: Of<'pump'>): void {
     w.finding(
       'load.viscous',
       'caution',
-      `${demand.viscosity?.text} is thicker than water: a centrifugal pump loses head and efficiency, so curves for water no longer hold. Ask the maker, or correct by ANSI/HI 9.6.7, and enter the corrected values.`,
+      `${demand.viscosity?.text} is thicker than water: a centrifugal pump loses head and efficiency, so ` +
+        `curves for water no longer hold. Ask the maker, or correct by ANSI/HI 9.6.7, and enter the corrected values.`,
       {
         fields: ['load.demand.viscosity'],
         source: commonPractice('Curves for water hold to about 20 mm²/s'),
@@ -200,7 +204,8 @@ function byFan({ w, input }: Walk, demand: Of<'fan'>): void {
     w.finding(
       'load.cold-start',
       'caution',
-      `The gas is ${gas.text}: started cold, with air of 1.2 kg/m³, the fan takes ${percent(cold)} of this power. Start it with the damper shut or by a drive, or size for the cold.`,
+      `The gas is ${gas.text}: started cold, with air of 1.2 kg/m³, the fan takes ${percent(cold)} of ` +
+        `this power. Start it with the damper shut or by a drive, or size for the cold.`,
       { fields: ['load.demand.gasTemperature', 'load.startRatio'], figures: ['load.gasDensity'] },
     );
   }
@@ -262,7 +267,8 @@ function byConveyor(walk: Walk, demand: Of<'conveyor'>, train: Drivetrain, plate
     w.finding(
       'load.overhauling',
       'stop',
-      'Downhill the material drives the conveyor: the motor brakes it and feeds energy back. That needs a motor and brake sized for holding it, which is not answered here.',
+      'Downhill the material drives the conveyor: the motor brakes it and feeds energy back. That ' +
+        'needs a motor and brake sized for holding it, which is not answered here.',
       { fields: ['load.demand.lift'] },
     );
   }
@@ -298,7 +304,8 @@ function byBelt(walk: Walk, demand: Of<'conveyor'>, Q: Given<'kg/s'>, H: Given<'
     w.finding(
       'load.moving-mass',
       'note',
-      'The mass of belt and rollers is not given: friction is taken as one number referred to the material. A belt that runs nearly empty takes more than this says.',
+      'The mass of belt and rollers is not given: friction is taken as one number referred to ' +
+        'the material. A belt that runs nearly empty takes more than this says.',
       { fields: ['load.demand.movingMass'] },
     );
   }
@@ -334,12 +341,17 @@ function byHoist(walk: Walk, demand: Of<'hoist'>): void {
     w.finding(
       'load.overhauling',
       'caution',
-      `Lowering, the load drives the motor with up to ${writeQuantity(down, 'W')}: a drive needs a brake resistor or must feed back, and a mechanical brake must hold the load by itself. Lifting people is not answered here.`,
+      `Lowering, the load drives the motor with up to ${writeQuantity(down, 'W')}: a drive needs a brake ` +
+        `resistor or must feed back, and a mechanical brake must hold the ` +
+        `load by itself. Lifting people is not answered here.`,
       { fields: ['load.demand.mass'], figures: ['load.loweringPower', 'load.holdingTorque'] },
     );
 }
 
-/** Speed of the driven shaft: given, else from the old motor's full-load speed, else from a four-pole motor's synchronous speed. */
+/**
+ * Speed of the driven shaft: given, else from the old motor's full-load speed, else from a four-pole motor's
+ * synchronous speed.
+ */
 export function speedOf(
   { w, input, practice }: Walk,
   given: { readonly value: Q<'rpm'>; readonly text: string } | undefined,

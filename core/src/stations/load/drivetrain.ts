@@ -107,7 +107,13 @@ export function tellPull({ input, w }: Walk, { first }: Drivetrain): void {
   w.finding(
     'load.belt-pull',
     large ? 'caution' : 'note',
-    `The ${first} pulls the motor’s shaft sideways with about ${writeQuantity(pull, 'N')}. Mount the sheave close to the bearing and tension by gauge.${large ? ' At this size ask for a roller bearing at the drive end.' : ' A ball bearing carries this as long as the sheave is no smaller than the standard’s least.'}`,
+    `The ${first} pulls the motor’s shaft sideways with about ${writeQuantity(pull, 'N')}. Mount the sheave ` +
+      `close to the bearing and tension by ` +
+      `gauge.${
+        large
+          ? ' At this size ask for a roller bearing at the drive end.'
+          : ' A ball bearing carries this as long as the sheave is no smaller than the standard’s least.'
+      }`,
     {
       fields: ['load.train.sheave'],
       figures: ['load.beltPull'],

@@ -40,7 +40,8 @@ export function findLoad(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
     if (stamped) return stamped;
     missingLoad(
       w,
-      'There is no load yet: give power, torque or a pull at a radius, and the speed of the driven shaft. Or give a complete plate: its rating then stands for the load.',
+      'There is no load yet: give power, torque or a pull at a radius, and the speed of the driven ' +
+        'shaft. Or give a complete plate: its rating then stands for the load.',
     );
     return undefined;
   }
@@ -97,7 +98,10 @@ export function findLoad(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
 /** What the old motor's rating is taken for, where no load was given. */
 const plateStands = 'no load given: the old motor’s rating stands for it';
 
-/** The old motor's rating as the load, without a margin on top: the same as before is the least. Undefined where the plate is not complete. */
+/**
+ * The old motor's rating as the load, without a margin on top: the same as before is the least. Undefined where the
+ * plate is not complete.
+ */
 function fromPlate(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
   const { input, w } = walk;
   const { power, speed, current, voltage } = plate;
@@ -115,11 +119,21 @@ function fromPlate(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
   w.stated('load.motorSpeed', 'rpm', q(speed, 'rpm'), given, of('n_m'));
   w.stated('load.motorTorque', 'N.m', q(torque, 'N.m'), given, of('T_m'));
   w.stated('load.requiredPower', 'W', q(power, 'W'), given, of('P_req'));
-  w.figure('load.breakawayTorque', breakawayTorque, { T_m: 'load.motorTorque', k_b: breakawayGiven(walk, load?.machine) });
+  w.figure('load.breakawayTorque', breakawayTorque, {
+    T_m: 'load.motorTorque',
+    k_b: breakawayGiven(walk, load?.machine),
+  });
   w.finding(
     'load.from-plate',
     'note',
-    `No load is given: the old motor’s rating, ${w.text('load.motorPower')} at ${w.text('load.motorSpeed')}, stands for it, with no margin on top. Guard’s settings are the old motor’s: reset them from the new plate.${input.history ? '' : ' Was it overheated? Say what failed under history, for the same motor into the same trouble fails the same way.'}`,
+    `No load is given: the old motor’s rating, ${w.text('load.motorPower')} at ${w.text('load.motorSpeed')}, ` +
+      `stands for it, with no margin on top. Guard’s settings are the old motor’s: reset them from the new ` +
+      `plate.${
+        input.history
+          ? ''
+          : ' Was it overheated? Say what failed under history, for the same ' +
+            'motor into the same trouble fails the same way.'
+      }`,
     { fields: ['load.demand', 'plate.power', 'history.causes'], figures: ['load.motorPower', 'plate.ratedPower'] },
   );
   return {
@@ -140,7 +154,7 @@ function fromPlate(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
     belt: load?.train?.kind === 'belt' || load?.train?.kind === 'chain',
     sheave: load?.train?.sheave?.value,
   };
-} // prettier-ignore
+}
 
 /** A field's path as it is spoken of: "demand power". */
 const spoken = (path: string): string => path.split('.').slice(1).join(' ');
@@ -205,7 +219,8 @@ function tellDuty({ input, w, rules }: Walk): number | undefined {
     w.finding(
       'load.long-cycle',
       'caution',
-      'The cycle is longer than ten minutes: a motor follows each stretch, so its thermal equivalent says too little. The longest heavy stretch decides.',
+      'The cycle is longer than ten minutes: a motor follows each stretch, so its thermal ' +
+        'equivalent says too little. The longest heavy stretch decides.',
       { fields: ['load.cycle'], source: dutySource },
     );
   // Without a load there is no demand to set the cycle against.
@@ -214,7 +229,8 @@ function tellDuty({ input, w, rules }: Walk): number | undefined {
   w.finding(
     'load.duty-sizing',
     'note',
-    `By its thermal equivalent the cycle asks ${w.text('load.rmsPower')}; the steady demand sizes the motor by house rule, because a cycle as told is seldom the cycle as run.`,
+    `By its thermal equivalent the cycle asks ${w.text('load.rmsPower')}; the steady demand sizes ` +
+      `the motor by house rule, because a cycle as told is seldom the cycle as run.`,
     { fields: ['rules.dutySizing'], figures: ['load.rmsPower', 'load.motorPower'] },
   );
   return undefined;
@@ -235,7 +251,8 @@ function tellPeak({ input, w }: Walk): number {
     w.finding(
       'load.long-overload',
       'caution',
-      `An overload of ${overload.duration.text} is no short peak: it heats. Put it into the duty cycle, so that it sizes the motor; a drive’s overload rating is for a minute.`,
+      `An overload of ${overload.duration.text} is no short peak: it heats. Put it into the duty ` +
+        `cycle, so that it sizes the motor; a drive’s overload rating is for a minute.`,
       { fields: ['load.overload.duration', 'load.cycle'] },
     );
   return peak;

@@ -111,7 +111,8 @@ function waysOf(
       w.finding(
         'load.speed-read',
         'caution',
-        `${demand.speed.text} is not below the synchronous ${w.text('plate.synchronousSpeed')}: read it again, with a strobe or tachometer good to 1 r/min.`,
+        `${demand.speed.text} is not below the synchronous ${w.text('plate.synchronousSpeed')}: ` +
+          `read it again, with a strobe or tachometer good to 1 r/min.`,
         { fields: ['load.demand.speed'] },
       );
     else {
@@ -142,13 +143,20 @@ function inputOnly({ w, practice }: Walk, demand: Readings, P: Given<'W'>): void
     w.finding(
       'load.no-rating',
       'caution',
-      'Current and speed tell a load only against a plate: enter the plate’s power, current and speed, or read the input power.',
+      'Current and speed tell a load only against a plate: enter the plate’s ' +
+        'power, current and speed, or read the input power.',
       { fields: ['plate.power', 'load.demand.power'] },
     );
     return;
   }
   const usual = practice.usualEfficiency(demand.power.value, 4);
-  w.stated('load.measuredInput', 'W', demand.power.value, { kind: 'given', title: 'Given in load.demand.power', fromMemory: false }, { field: 'load.demand.power', symbol: 'P_in' }); // prettier-ignore
+  w.stated(
+    'load.measuredInput',
+    'W',
+    demand.power.value,
+    { kind: 'given', title: 'Given in load.demand.power', fromMemory: false },
+    { field: 'load.demand.power', symbol: 'P_in' },
+  );
   w.figure('load.motorPower', shaftFromInput, {
     P_in: P,
     eta: {
@@ -191,7 +199,8 @@ function judgeWays({ w }: Walk, ways: readonly Way[], best: Way | undefined): vo
       apart ? 'load.ways-disagree' : 'load.ways-agree',
       apart ? 'caution' : 'note',
       apart
-        ? `The ways of reading the load disagree: ${said}. By ${best.name} is taken. Look at the voltage, the plate’s speed and a clamp on one phase only.`
+        ? `The ways of reading the load disagree: ${said}. By ${best.name} is taken. Look ` +
+            `at the voltage, the plate’s speed and a clamp on one phase only.`
         : `The ways of reading the load agree within their uncertainty: ${said}. By ${best.name} is taken.`,
       { fields: ['load.demand'], figures },
     );
@@ -201,7 +210,8 @@ function judgeWays({ w }: Walk, ways: readonly Way[], best: Way | undefined): vo
     w.finding(
       'load.current-misleads',
       best.id === 'load.shareByCurrent' ? 'caution' : 'note',
-      `Below half load current misleads: it is ${percent(ratio)} of rated, but most of it magnetises; the load is nearer ${percent(current.share)}. Read input power instead.`,
+      `Below half load current misleads: it is ${percent(ratio)} of rated, but most of it magnetises; ` +
+        `the load is nearer ${percent(current.share)}. Read input power instead.`,
       { fields: ['load.demand.current'], figures: ['load.shareByCurrentRatio', 'load.shareByCurrent'] },
     );
   if (best.share > 1)

@@ -24,7 +24,8 @@ export function surveyPlace(walk: Walk): PlaceNeeds {
     w.finding(
       'place.hazardous',
       'stop',
-      'Explosive gas, vapour or dust: no motor or drive of this catalogue will do. The area classification and the certified motor and drive arrangement come from a competent person. Pilgrim stops here.',
+      'Explosive gas, vapour or dust: no motor or drive of this catalogue will do. The area classification and ' +
+        'the certified motor and drive arrangement come from a competent person. Pilgrim stops here.',
       { fields: ['place.hazardous'] },
     );
   }
@@ -82,7 +83,8 @@ export function surveyPlace(walk: Walk): PlaceNeeds {
 }
 
 /**
- * Enclosures that will do in the place; where nobody described it, at least what the old motor had, and enclosed where there was none:
+ * Enclosures that will do in the place; where nobody described it, at least what the old motor had, and enclosed where
+ * there was none:
  * the same as before is the least.
  */
 function enclosuresFor({ input, practice }: Walk, conditions: PlaceConditions): Prescribed<readonly string[]> {
@@ -130,7 +132,8 @@ function surroundings({ input, w }: Walk, ambient: number): void {
     w.finding(
       'place.cold',
       'caution',
-      `Down to ${writeQuantity(cold, 'degC', 'si')}: ask for grease and steel for the cold, a space heater in the motor, and a heated enclosure for a drive, which must not freeze.`,
+      `Down to ${writeQuantity(cold, 'degC', 'si')}: ask for grease and steel for the cold, a space ` +
+        `heater in the motor, and a heated enclosure for a drive, which must not freeze.`,
       {
         fields: ['place.ambientMin'],
         source: commonPractice('Standard motors from −15 °C (IEC 60034-1), drives from 0 °C'),
@@ -141,21 +144,24 @@ function surroundings({ input, w }: Walk, ambient: number): void {
     w.finding(
       'place.condensation',
       'caution',
-      'Warm and wet by day, cold by night: water condenses inside while the motor stands. Space heater, drain holes open at the lowest point.',
+      'Warm and wet by day, cold by night: water condenses inside while the motor ' +
+        'stands. Space heater, drain holes open at the lowest point.',
       { fields: ['place.ambientNight', 'place.water'] },
     );
   if (place?.sun)
     w.finding(
       'place.sun',
       'caution',
-      'Full sun adds some 10 to 15 °C to what a motor and above all a drive’s enclosure feel: shade both, or enter the ambient as it is in the sun.',
+      'Full sun adds some 10 to 15 °C to what a motor and above all a drive’s enclosure ' +
+        'feel: shade both, or enter the ambient as it is in the sun.',
       { fields: ['place.sun', 'place.ambient'], source: commonPractice('Solar gain on painted enclosures') },
     );
   if (place?.vibration)
     w.finding(
       'place.vibration',
       'caution',
-      'Vibration loosens terminals, cracks rolled steel and wears bearings: cast iron, locked fasteners, flexible conduit; a drive hangs apart on rubber.',
+      'Vibration loosens terminals, cracks rolled steel and wears bearings: cast iron, ' +
+        'locked fasteners, flexible conduit; a drive hangs apart on rubber.',
       { fields: ['place.vibration'] },
     );
   const mounting = place?.mounting;
@@ -164,8 +170,10 @@ function surroundings({ input, w }: Walk, ambient: number): void {
       'place.mounting',
       'caution',
       mounting === 'shaft-down'
-        ? 'Shaft down: a rain and drip cover over the fan, bearings that hold the rotor’s weight, drains moved to the new lowest point.'
-        : 'Shaft up: a slinger or seal, so that what runs down the shaft stays out of the bearing; drains moved to the new lowest point.',
+        ? 'Shaft down: a rain and drip cover over the fan, bearings that hold the ' +
+            'rotor’s weight, drains moved to the new lowest point.'
+        : 'Shaft up: a slinger or seal, so that what runs down the shaft stays ' +
+            'out of the bearing; drains moved to the new lowest point.',
       { fields: ['place.mounting'], source: commonPractice(`Mounting ${mountingCode[mounting]} (IEC 60034-7)`) },
     );
   else if (mounting !== undefined && mounting !== 'floor')
@@ -176,7 +184,8 @@ function surroundings({ input, w }: Walk, ambient: number): void {
     w.finding(
       'place.cabinet',
       'note',
-      'A drive in a cabinet heats it: about 3 % of its power stays inside. The ambient at the drive is the cabinet’s own, not the room’s; enter what it will be, filters clogged.',
+      'A drive in a cabinet heats it: about 3 % of its power stays inside. The ambient at the drive is ' +
+        'the cabinet’s own, not the room’s; enter what it will be, filters clogged.',
       { fields: ['place.driveHousing', 'place.driveAmbient'] },
     );
   if (place?.driveLocation === 'outdoor')
@@ -219,7 +228,8 @@ function heatAndHeight({ w }: Walk, ambient: number, drive: number, altitude: nu
     w.finding(
       'place.hot',
       'caution',
-      `${writeQuantity(ambient, 'degC')} at the motor: above the 40 °C it is designed for, so ${percent(1 - d)} of the rating is lost to heat and height. Heat is what kills motors.`,
+      `${writeQuantity(ambient, 'degC')} at the motor: above the 40 °C it is designed for, so ` +
+        `${percent(1 - d)} of the rating is lost to heat and height. Heat is what kills motors.`,
       { fields: ['place.ambient'], figures: ['place.motorDerating'] },
     );
   }
@@ -255,7 +265,8 @@ function oldEnclosure({ input, practice, w }: Walk, suitable: readonly string[])
   w.finding(
     'place.enclosure',
     'caution',
-    `The plate says ${text} (${kind}); this place wants ${suitable[0]} or better. A replacement of the same kind would fail the same way.`,
+    `The plate says ${text} (${kind}); this place wants ${suitable[0]} or better. ` +
+      `A replacement of the same kind would fail the same way.`,
     {
       fields: ['plate.enclosure', 'place.dirt', 'place.water'],
       source: commonPractice('Enclosure by dirt, water and corrosion'),

@@ -81,12 +81,16 @@ function life({ input, w }: Walk): number | undefined {
   if (hours !== undefined && months > 0)
     w.figure('history.hoursPerYear', perYear, { h: field('history.hours', q(hours, 'h')), t: 'history.life' });
   if (hours !== undefined && hours > (months + 1) * 744)
-    w.finding('history.hours', 'caution', `${hours} h do not fit into ${months} months.`, { fields: ['history.hours', 'history.installed', 'history.failed'] }); // prettier-ignore
+    w.finding('history.hours', 'caution', `${hours} h do not fit into ${months} months.`, {
+      fields: ['history.hours', 'history.installed', 'history.failed'],
+    });
   if (months < 60)
     w.finding(
       'history.early-failure',
       'caution',
-      `The motor lasted ${months} months${causes && causes.length > 0 ? ` (${causes.join(', ').replaceAll('-', ' ')})` : ''}. Ask what killed it before putting the same motor into the same trouble.`,
+      `The motor lasted ${months} ` +
+        `months${causes && causes.length > 0 ? ` (${causes.join(', ').replaceAll('-', ' ')})` : ''}. ` +
+        `Ask what killed it before putting the same motor into the same trouble.`,
       {
         fields: ['history.installed', 'history.failed'],
         source: commonPractice('A motor is expected to last well beyond five years'),

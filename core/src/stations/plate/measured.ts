@@ -44,7 +44,8 @@ export function judgeMeasured(walk: Walk): void {
     w.finding(
       'measured.no-frame',
       'caution',
-      'No listed frame has these dimensions: measure again (shaft height from the base to the middle of the shaft, feet between hole centres), or the motor is special.',
+      'No listed frame has these dimensions: measure again (shaft height from the base to the ' +
+        'middle of the shaft, feet between hole centres), or the motor is special.',
       { fields: asked.filter((path) => path.slice(9) in m) },
     );
   }
@@ -127,7 +128,13 @@ function combine({ practice, w }: Walk, byFrame: readonly number[], frame: strin
   const text = (p: number): string => writeQuantity(p, 'W', practice.words.units);
   if (from.length === 0) return;
   if (fits.length === 0) {
-    w.finding('measured.disagree', 'caution', `The frame says ${byFrame.map(text).join(' or ')}; currents and resistance say otherwise. Measure again, or the winding is not the usual one for its frame.`, { fields: ['measured.noLoadCurrent', 'measured.windingResistance', 'measured.shaftHeight'] }); // prettier-ignore
+    w.finding(
+      'measured.disagree',
+      'caution',
+      `The frame says ${byFrame.map(text).join(' or ')}; currents and resistance say otherwise. ` +
+        `Measure again, or the winding is not the usual one for its frame.`,
+      { fields: ['measured.noLoadCurrent', 'measured.windingResistance', 'measured.shaftHeight'] },
+    );
     return;
   }
   const least = fits[0] ?? 0;
@@ -135,12 +142,24 @@ function combine({ practice, w }: Walk, byFrame: readonly number[], frame: strin
   const basis = [byFrame.length > 0 ? 'frame' : '', ...(bands.length > 0 ? ['currents or resistance'] : [])]
     .filter(Boolean)
     .join(' and ');
-  w.fact('measured.rating', 'Likely rating', `${least === most ? text(least) : `${text(least)} to ${text(most)}`}, from ${basis}`, commonPractice('Standard rating of the frame, narrowed by what was measured'), { fields: ['measured.shaftHeight'], estimate: true }); // prettier-ignore
+  w.fact(
+    'measured.rating',
+    'Likely rating',
+    `${least === most ? text(least) : `${text(least)} to ${text(most)}`}, from ${basis}`,
+    commonPractice('Standard rating of the frame, narrowed by what was measured'),
+    { fields: ['measured.shaftHeight'], estimate: true },
+  );
   const only = least === most;
   const suggestions: Suggestion[] = [];
   if (frame !== undefined) suggestions.push({ field: 'plate.frame', value: frame, why: `frame ${frame} as measured` });
   if (only)
     suggestions.push({ field: 'plate.power', value: text(least), why: `${text(least)}, the only rating that fits` });
   if (suggestions.length > 0)
-    w.finding('measured.estimate', 'note', 'Frame and rating are guessed from measurements, not read. Use them only until the new motor is chosen by its load.', { fields: ['measured.shaftHeight'], suggestions }); // prettier-ignore
+    w.finding(
+      'measured.estimate',
+      'note',
+      'Frame and rating are guessed from measurements, not read. Use ' +
+        'them only until the new motor is chosen by its load.',
+      { fields: ['measured.shaftHeight'], suggestions },
+    );
 }

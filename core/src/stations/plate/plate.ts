@@ -37,7 +37,9 @@ import { percent, type PlateFacts, type Walk } from '../../needs';
 
 type OldPlate = NonNullable<Case['plate']>;
 
-/** Reads the existing motor's plate: connects the pair that fits the supply, works out what is not stamped, doubts it. */
+/**
+ * Reads the existing motor's plate: connects the pair that fits the supply, works out what is not stamped, doubts it.
+ */
 export function readPlate(walk: Walk): PlateFacts {
   const { input, w } = walk;
   w.enter('plate');
@@ -46,7 +48,8 @@ export function readPlate(walk: Walk): PlateFacts {
   condition(walk, plate);
   outOfField(walk, plate);
   certified(walk, plate);
-  // Doubts and standard frames follow the tradition the motor was made in; the case's practice is whose code it runs under.
+  // Doubts and standard frames follow the tradition the motor was made in; the case's practice is whose code it runs
+  // under.
   const made = traditionOf(plate, practices, walk.practice);
   const { block, path } = blockFor(plate, input.supply?.frequency?.value);
   const frequency = block.frequency?.value ?? input.supply?.frequency?.value;
@@ -106,8 +109,10 @@ function condition({ w }: Walk, plate: OldPlate): void {
     'plate.unreadable',
     'caution',
     plate.condition === 'burnt'
-      ? 'A burnt plate is itself a finding: the motor was overheated. Replace it, measure the load, and ask what heated it.'
-      : 'No plate: measure the motor (feet, shaft, currents) and the load; what follows is an estimate until the new plate is read.',
+      ? 'A burnt plate is itself a finding: the motor was overheated. ' +
+          'Replace it, measure the load, and ask what heated it.'
+      : 'No plate: measure the motor (feet, shaft, currents) and the load; what ' +
+          'follows is an estimate until the new plate is read.',
     { fields: ['plate.condition', 'measured.shaftHeight'] },
   );
 }
@@ -118,7 +123,8 @@ function outOfField({ w }: Walk, plate: OldPlate): void {
     w.finding(
       'plate.single-phase',
       'stop',
-      `The plate says ${plate.phases} phase${plate.phases === 1 ? '' : 's'}. Pilgrim knows three-phase induction motors only: choose this one with its maker or a specialist.`,
+      `The plate says ${plate.phases} phase${plate.phases === 1 ? '' : 's'}. Pilgrim knows three-phase ` +
+        `induction motors only: choose this one with its maker or a specialist.`,
       { fields: ['plate.phases'] },
     );
   }
@@ -130,7 +136,8 @@ function outOfField({ w }: Walk, plate: OldPlate): void {
     w.finding(
       'plate.not-cage',
       'stop',
-      `The plate says "${plate.kind}". Pilgrim knows three-phase cage induction motors only: permanent-magnet, brushless, wound-rotor and direct-current machines are chosen with their maker or a specialist.`,
+      `The plate says "${plate.kind}". Pilgrim knows three-phase cage induction motors only: permanent-magnet, ` +
+        `brushless, wound-rotor and direct-current machines are chosen with their maker or a specialist.`,
       { fields: ['plate.kind'] },
     );
   }
@@ -138,13 +145,17 @@ function outOfField({ w }: Walk, plate: OldPlate): void {
     w.finding(
       'plate.remarks',
       'note',
-      `Remarks are kept as stamped: "${plate.remarks}". Pilgrim reads no permission from them: the area classification and the choice for a hazardous place come from a competent person.`,
+      `Remarks are kept as stamped: "${plate.remarks}". Pilgrim reads no permission from them: the area ` +
+        `classification and the choice for a hazardous place come from a competent person.`,
       { fields: ['plate.remarks'] },
     );
   }
 }
 
-/** A motor made for an explosive atmosphere is never answered by an ordinary one, unless somebody states that the place is none. */
+/**
+ * A motor made for an explosive atmosphere is never answered by an ordinary one, unless somebody states that the place
+ * is none.
+ */
 function certified({ input, w }: Walk, plate: OldPlate): void {
   const mark = hazardMark(plate);
   if (!mark) return;
@@ -153,8 +164,12 @@ function certified({ input, w }: Walk, plate: OldPlate): void {
     'plate.hazardous',
     cleared ? 'caution' : 'stop',
     cleared
-      ? `The plate says "${mark.words}": that motor was made for an explosive atmosphere, and this place is stated to be none. What is chosen here is an ordinary motor: keep on paper who stated it, and never put it where the old one was certified to stand.`
-      : `The plate says "${mark.words}": a motor made for an explosive atmosphere. No ordinary motor takes its place: the area classification and the certified motor, with its starter or drive, come from a competent person. Where the place is none, state so, and the choice goes on.`,
+      ? `The plate says "${mark.words}": that motor was made for an explosive atmosphere, and this place is ` +
+          `stated to be none. What is chosen here is an ordinary motor: keep on paper who stated ` +
+          `it, and never put it where the old one was certified to stand.`
+      : `The plate says "${mark.words}": a motor made for an explosive atmosphere. No ordinary motor takes its ` +
+          `place: the area classification and the certified motor, with its starter or drive, come from a ` +
+          `competent person. Where the place is none, state so, and the choice goes on.`,
     { fields: [`plate.${mark.field}`, 'place.hazardous'], source: hazardSource },
   );
 }
@@ -167,7 +182,9 @@ function connect({ input, practice, w }: Walk, block: Block): Connected {
     w.finding(
       'plate.current-inconsistent',
       'caution',
-      `"${block.voltage?.text ?? ''}" has ${block.voltage?.groups.length} connection(s), "${block.current.text}" has ${block.current.groups.length}: the groups do not match, so no current can be paired with a voltage.`,
+      `"${block.voltage?.text ?? ''}" has ${block.voltage?.groups.length} connection(s), ` +
+        `"${block.current.text}" has ${block.current.groups.length}: the groups ` +
+        `do not match, so no current can be paired with a voltage.`,
       { fields: ['plate.voltage', 'plate.current'], doubt: true },
     );
   }
@@ -186,8 +203,10 @@ function mismatch(w: Workings, block: Block, supply: string, pair: Pair, fit: Vo
   const off = `${(fit.deviation * 100).toFixed(1)} %`;
   const text =
     fit.outcome === 'fail'
-      ? `No voltage of the plate (${block.voltage?.text ?? ''}) fits a ${supply} supply: the nearest, ${writeQuantity(pair.voltage, 'V')}, is off by ${off}. Do not connect this motor here.`
-      : `${writeQuantity(pair.voltage, 'V')} on a ${supply} supply is off by ${off}: permitted, but with more current and torque by the square of voltage. Count its service factor as 1.0.`;
+      ? `No voltage of the plate (${block.voltage?.text ?? ''}) fits a ${supply} supply: the nearest, ` +
+        `${writeQuantity(pair.voltage, 'V')}, is off by ${off}. Do not connect this motor here.`
+      : `${writeQuantity(pair.voltage, 'V')} on a ${supply} supply is off by ${off}: permitted, but with more ` +
+        `current and torque by the square of voltage. Count its service factor as 1.0.`;
   w.finding('plate.voltage-mismatch', fit.outcome === 'fail' ? 'stop' : 'caution', text, {
     fields: ['plate.voltage', 'supply.voltage'],
     source: fit.source,

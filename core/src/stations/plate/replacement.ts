@@ -8,7 +8,9 @@ import { practices } from '../../practice';
 import { q, writeQuantity, type Q } from '../../quantity';
 import { connectionFor, type Needs, type PlateFacts, shapeOf, type Walk } from '../../needs';
 
-/** Old plate against a second plate, a catalogue motor, or the standing choice: line by line, and what its speed does. */
+/**
+ * Old plate against a second plate, a catalogue motor, or the standing choice: line by line, and what its speed does.
+ */
 export function tellReplacement(
   walk: Walk,
   plate: PlateFacts,
@@ -31,7 +33,9 @@ export function tellReplacement(
     kind = 'catalogue';
     motor = motorById(asked.catalogue);
     if (!motor)
-      w.finding('replacement.unknown', 'caution', `The catalogue has no motor "${asked.catalogue}".`, { fields: ['replacement.catalogue'] }); // prettier-ignore
+      w.finding('replacement.unknown', 'caution', `The catalogue has no motor "${asked.catalogue}".`, {
+        fields: ['replacement.catalogue'],
+      });
   }
   if (motor) next = identityOfMotor(motor, practice);
   if (!next) return null;
@@ -71,14 +75,19 @@ function fasterSpeed(
   // Without a load the old motor is taken to be fully loaded.
   const T: Given<'N.m'> = asked
     ? { value: q(asked.load.torque, 'N.m'), field: 'load.demand' }
-    : { value: torqueFromPower.of({ P: q(power, 'W'), n: q(speed, 'rpm') }), field: 'load.demand', assumed: 'no load known: the old motor fully loaded' }; // prettier-ignore
+    : {
+        value: torqueFromPower.of({ P: q(power, 'W'), n: q(speed, 'rpm') }),
+        field: 'load.demand',
+        assumed: 'no load known: the old motor fully loaded',
+      };
   const n: Given<'rpm'> = asked
     ? { value: q(asked.load.speed, 'rpm'), field: 'load.demand.speed' }
     : { value: q(speed, 'rpm'), field: 'plate.speed' };
+  const newCurrent = currentOf(next, motor, input.supply?.voltage?.value);
   const ends = [
     ['replacement.oldSpeed', 'replacement.oldPower', 'replacement.oldCurrent', old, plate.current, 'plate'],
-    ['replacement.newSpeed', 'replacement.newPower', 'replacement.newCurrent', next, currentOf(next, motor, input.supply?.voltage?.value), 'replacement'],
-  ] as const; // prettier-ignore
+    ['replacement.newSpeed', 'replacement.newPower', 'replacement.newCurrent', next, newCurrent, 'replacement'],
+  ] as const;
   for (const [speedId, powerId, currentId, identity, current, path] of ends) {
     const [rated, at] = [identity.power, identity.speed];
     if (rated === undefined || at === undefined || at >= (n_s.value ?? 0)) return;
@@ -114,7 +123,11 @@ function fasterSpeed(
   w.finding(
     'replacement.speed',
     more > 1.02 ? 'caution' : 'note',
-    `With this load the replacement runs at ${w.text('replacement.newSpeed')} instead of ${w.text('replacement.oldSpeed')}, and takes ${Math.abs((more - 1) * 100).toFixed(1)} % ${more > 1 ? 'more' : 'less'} shaft power (${writeQuantity(w.value('replacement.newPower') ?? 0, 'W')}).${more > 1.02 ? ' Trim the sheave or the flow, or part of the saving is lost.' : ''}`,
+    `With this load the replacement runs at ${w.text('replacement.newSpeed')} instead of ` +
+      `${w.text('replacement.oldSpeed')}, and takes ${Math.abs((more - 1) * 100).toFixed(1)} % ` +
+      `${more > 1 ? 'more' : 'less'} shaft power ` +
+      `(${writeQuantity(w.value('replacement.newPower') ?? 0, 'W')}).` +
+      (more > 1.02 ? ' Trim the sheave or the flow, or part of the saving is lost.' : ''),
     {
       fields: ['load.shape'],
       figures: ['replacement.newSpeed', 'replacement.oldSpeed', 'replacement.powerRatio'],

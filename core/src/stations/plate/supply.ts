@@ -30,7 +30,9 @@ export interface Connected {
 }
 
 export function tableCurrent({ input, practice, w }: Walk): void {
-  const [power, voltage, current] = (['plate.ratedPower', 'plate.connectedVoltage', 'plate.connectedCurrent'] as const).map((id) => w.value(id)); // prettier-ignore
+  const [power, voltage, current] = (
+    ['plate.ratedPower', 'plate.connectedVoltage', 'plate.connectedCurrent'] as const
+  ).map((id) => w.value(id));
   if (power === undefined || voltage === undefined || practice.conductorBasis !== 'table') return;
   const table = practice.tableCurrent(power, voltage, current ?? 0, input.supply?.voltage?.value);
   if (table) w.stated('plate.tableCurrent', 'A', q(table.value, 'A'), table.source, { symbol: 'I_t' });
@@ -73,12 +75,21 @@ export function serviceFactor(
   const off = w.findings.some((f) => f.id === 'plate.voltage-mismatch');
   const usable =
     plate.usableAt?.voltage !== undefined && isNear(plate.usableAt.voltage.value, input.supply?.voltage?.value);
-  const otherFrequency = input.supply?.frequency !== undefined && frequency !== undefined && !isNear(frequency, input.supply.frequency.value); // prettier-ignore
+  const otherFrequency =
+    input.supply?.frequency !== undefined &&
+    frequency !== undefined &&
+    !isNear(frequency, input.supply.frequency.value);
   const lost = off || usable || otherFrequency;
-  w.stated('plate.serviceFactorHere', '1', q(lost ? 1 : sf, '1'), lost ? commonPractice('Off rated voltage or frequency the service factor counts as 1.0') : serviceFactorSource, {
-    field: 'plate.serviceFactor',
-    symbol: 'SF',
-  }); // prettier-ignore
+  w.stated(
+    'plate.serviceFactorHere',
+    '1',
+    q(lost ? 1 : sf, '1'),
+    lost ? commonPractice('Off rated voltage or frequency the service factor counts as 1.0') : serviceFactorSource,
+    {
+      field: 'plate.serviceFactor',
+      symbol: 'SF',
+    },
+  );
   if (sf <= 1 || lost) return;
   w.figure('plate.serviceFactorPower', serviceFactorPower, { k: 'plate.serviceFactorHere', P: 'plate.ratedPower' });
   const stamped = plate.serviceFactorCurrent;
@@ -96,7 +107,8 @@ export function serviceFactor(
 export function atThisVoltage({ w, input }: Walk, block: Block, plate: OldPlate, frequency: number | undefined): void {
   const supply = input.supply?.voltage;
   const rated = w.value('plate.connectedVoltage');
-  const sameFrequency = input.supply?.frequency === undefined || frequency === undefined || isNear(frequency, input.supply.frequency.value); // prettier-ignore
+  const sameFrequency =
+    input.supply?.frequency === undefined || frequency === undefined || isNear(frequency, input.supply.frequency.value);
   if (!supply || rated === undefined || !sameFrequency) return;
   const usable = plate.usableAt;
   if (usable?.current && usable.voltage && isNear(usable.voltage.value, supply.value))
@@ -114,8 +126,11 @@ export function atThisVoltage({ w, input }: Walk, block: Block, plate: OldPlate,
       'plate.208-on-230',
       'caution',
       says
-        ? `Usable at ${supply.text} by its plate: more current, torque ${percent((supply.value / rated) ** 2)} of rated, service factor 1.0.`
-        : `A motor for ${writeQuantity(rated, 'V')} that does not say it is usable on ${supply.text}: torque falls to ${percent((supply.value / rated) ** 2)}, current rises to ${w.text('plate.currentHere')} at the same power, and the network may sag further. Take one for 200 V, or one whose plate says so.`,
+        ? `Usable at ${supply.text} by its plate: more current, torque ` +
+            `${percent((supply.value / rated) ** 2)} of rated, service factor 1.0.`
+        : `A motor for ${writeQuantity(rated, 'V')} that does not say it is usable on ${supply.text}: torque ` +
+            `falls to ${percent((supply.value / rated) ** 2)}, current rises to ${w.text('plate.currentHere')} ` +
+            `at the same power, and the network may sag further. Take one for 200 V, or one whose plate says so.`,
       {
         fields: ['plate.voltage', 'plate.usableAt.voltage', 'supply.voltage'],
         figures: ['plate.currentHere', 'plate.torqueHere'],
@@ -125,7 +140,9 @@ export function atThisVoltage({ w, input }: Walk, block: Block, plate: OldPlate,
   }
 }
 
-/** What the other frequency makes of this motor at the same volts per hertz: the supply's, else the other of 50 and 60. */
+/**
+ * What the other frequency makes of this motor at the same volts per hertz: the supply's, else the other of 50 and 60.
+ */
 export function atOtherFrequency({ w, input }: Walk, block: Block, path: string, frequency: number | undefined): void {
   const own = block.frequency?.value;
   const supply = input.supply;
@@ -157,14 +174,21 @@ export function atOtherFrequency({ w, input }: Walk, block: Block, path: string,
   const says =
     flux === undefined
       ? ''
-      : ` This supply gives ${percent(flux)} of its flux${flux > 1.05 ? ': more magnetising current and heat' : flux < 0.95 ? ': torque by the square of it' : ', as it should'}.`;
+      : ` This supply gives ${percent(flux)} of its flux` +
+        (flux > 1.05
+          ? ': more magnetising current and heat.'
+          : flux < 0.95
+            ? ': torque by the square of it.'
+            : ', as it should.');
   const there = w.figures.has('plate.scaledPower')
-    ? ` At the same volts per hertz it is a motor of ${w.text('plate.scaledPower')} at ${w.text('plate.scaledSpeed')} and ${w.text('plate.scaledVoltage')}, with the same torque and current.`
+    ? ` At the same volts per hertz it is a motor of ${w.text('plate.scaledPower')} at ` +
+      `${w.text('plate.scaledSpeed')} and ${w.text('plate.scaledVoltage')}, with the same torque and current.`
     : '';
   w.finding(
     'plate.frequency-mismatch',
     'caution',
-    `The plate is for ${block.frequency?.text}, the supply is ${supply?.frequency?.text}. Speed and torque change with frequency, and only the same volts per hertz keep the flux.${there}${says}`,
+    `The plate is for ${block.frequency?.text}, the supply is ${supply?.frequency?.text}. Speed and torque ` +
+      `change with frequency, and only the same volts per hertz keep the flux.${there}${says}`,
     {
       fields: ['plate.frequency', 'supply.frequency'],
       figures: ['plate.scaledVoltage', 'plate.scaledPower', 'plate.scaledSpeed', 'plate.fluxRatio'],

@@ -46,11 +46,30 @@ export function frame({ w, practice }: Walk, stamped: string, made: Practice, po
       w.stated(id, 'mm', q(mm, 'mm'), found.source, { field: 'plate.frame', symbol, text: inches(mm) });
   for (const suffix of found.suffixes) {
     if (suffix.letter === 'Y')
-      w.finding('plate.special-mounting', 'caution', `Suffix Y on frame ${stamped}: special mounting dimensions; often it can be adapted. Measure the feet.`, { fields: ['plate.frame'] }); // prettier-ignore
+      w.finding(
+        'plate.special-mounting',
+        'caution',
+        `Suffix Y on frame ${stamped}: special mounting dimensions; often it can be adapted. Measure the feet.`,
+        { fields: ['plate.frame'] },
+      );
     else if (suffix.kind === 'special')
-      w.finding('plate.special-shaft', 'caution', `Suffix ${suffix.letter} on frame ${stamped}: a ${suffix.meaning}${suffix.letter === 'Z' ? ', which usually means the original maker' : ': only a motor made so fits the machine'}.`, { fields: ['plate.frame'] }); // prettier-ignore
+      w.finding(
+        'plate.special-shaft',
+        'caution',
+        `Suffix ${suffix.letter} on frame ${stamped}: a ${suffix.meaning}` +
+          (suffix.letter === 'Z'
+            ? ', which usually means the original maker.'
+            : ': only a motor made so fits the machine.'),
+        { fields: ['plate.frame'] },
+      );
   }
-  const series = { T: 'NEMA, T series since 1964', U: 'NEMA, series before 1964', small: 'NEMA, small frame', iec: 'IEC', unlisted: 'not in the lists here' }; // prettier-ignore
+  const series = {
+    T: 'NEMA, T series since 1964',
+    U: 'NEMA, series before 1964',
+    small: 'NEMA, small frame',
+    iec: 'IEC',
+    unlisted: 'not in the lists here',
+  };
   const suffixes = found.suffixes
     .filter((s) => s.letter !== 'T' && s.letter !== 'U')
     .map((s) => `${s.letter}: ${s.meaning}`);
@@ -82,7 +101,12 @@ export function drivesAndSpeeds({ w }: Walk, plate: OldPlate): void {
     const path = `plate.inverterDuty.${name}`;
     w.figure(id, turndownSpeed, { n_r: 'plate.ratedSpeed', k: field(path, q(ratio, '1')) });
     if (ratio >= 1000)
-      w.finding('plate.turndown', 'caution', `${ratio}:1 deserves doubt: the motor may survive it, the load and the speed regulation may not.`, { fields: [path], doubt: true, source: commonPractice('Turndown ratios on plates') }); // prettier-ignore
+      w.finding(
+        'plate.turndown',
+        'caution',
+        `${ratio}:1 deserves doubt: the motor may survive it, the load and the speed regulation may not.`,
+        { fields: [path], doubt: true, source: commonPractice('Turndown ratios on plates') },
+      );
   }
 }
 
@@ -117,7 +141,12 @@ export function words({ w }: Walk, plate: OldPlate): void {
     say(
       'plate.insulation',
       'Insulation',
-      `${plate.insulation}: ${limit} °C at the hottest spot${rise === undefined ? '' : `, ${rise} K rise at 40 °C${plate.riseClass && plate.riseClass !== plate.insulation ? ` (used as class ${plate.riseClass})` : ''}`}; each 10 °C over halves its life`,
+      `${plate.insulation}: ${limit} °C at the hottest spot` +
+        (rise === undefined ? '' : `, ${rise} K rise at 40 °C`) +
+        (rise !== undefined && plate.riseClass && plate.riseClass !== plate.insulation
+          ? ` (used as class ${plate.riseClass})`
+          : '') +
+        '; each 10 °C over halves its life',
       insulationSource,
       'plate.insulation',
     );
@@ -135,7 +164,8 @@ export function words({ w }: Walk, plate: OldPlate): void {
     w.finding(
       'plate.short-duty',
       'caution',
-      `Duty "${plate.duty}" (${duty.words}): a motor rated for minutes or a part of the time must not run all day. Choose a continuous rating unless the work is as short.`,
+      `Duty "${plate.duty}" (${duty.words}): a motor rated for minutes or a part of the time must ` +
+        `not run all day. Choose a continuous rating unless the work is as short.`,
       { fields: ['plate.duty'], source: duty.source },
     );
 }

@@ -30,7 +30,8 @@ export function askSpeed({ input, w }: Walk): SpeedNeeds {
     w.finding(
       'drive.no-use',
       'caution',
-      'The profile is full flow all year: speed control has nothing to save here. A drive then only starts the motor; compare a soft starter.',
+      'The profile is full flow all year: speed control has nothing to save here. ' +
+        'A drive then only starts the motor; compare a soft starter.',
       {
         fields: ['speed.profile', 'speed.need'],
       },

@@ -44,9 +44,15 @@ function tellInertia({ w }: Walk, { start }: Needs, motor: Motor): void {
 function tellStallTime({ input, practice, w }: Walk): void {
   const own = input.start?.stallTime;
   const usual = practice.stallTime;
-  w.stated('start.stallTime', 's', own?.value ?? q(usual.value, 's'), own ? { kind: 'given', title: 'Given in start.stallTime', fromMemory: false } : usual.source, {
-    field: 'start.stallTime',
-    symbol: 't_E',
-    assumed: own ? undefined : 'not given: the least a motor of this practice bears, hot',
-  });
-} // prettier-ignore
+  w.stated(
+    'start.stallTime',
+    's',
+    own?.value ?? q(usual.value, 's'),
+    own ? { kind: 'given', title: 'Given in start.stallTime', fromMemory: false } : usual.source,
+    {
+      field: 'start.stallTime',
+      symbol: 't_E',
+      assumed: own ? undefined : 'not given: the least a motor of this practice bears, hot',
+    },
+  );
+}

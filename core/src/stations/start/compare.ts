@@ -75,7 +75,9 @@ export function recommend(rows: readonly StartRow[], chosen: Method | undefined)
     reasons: [
       best.method === chosen
         ? `${methodNames[best.method]}: as chosen with the motor. ${best.text}`
-        : `${methodNames[best.method]}: ${cheaper.length === 0 ? 'the cheapest starter, and it will do' : 'the cheapest that will do'}. ${best.text}`,
+        : `${methodNames[best.method]}: ` +
+          `${cheaper.length === 0 ? 'the cheapest starter, and it will do' : 'the cheapest that will do'}. ` +
+          `${best.text}`,
       ...cheaper.map((r) =>
         r.outcome === 'pass'
           ? `${methodNames[r.method]} would start it too, and costs less to buy: see what Choice has against it.`

@@ -140,4 +140,6 @@ export function machineView(
   };
 }
 
-const shareText = `${Math.round(lossShares.stator * 100)} % stator copper, ${Math.round(lossShares.core * 100)} % core, ${Math.round(lossShares.stray * 100)} % stray, ${Math.round(lossShares.friction * 100)} % friction`;
+const shareText =
+  `${Math.round(lossShares.stator * 100)} % stator copper, ${Math.round(lossShares.core * 100)} % core, ` +
+  `${Math.round(lossShares.stray * 100)} % stray, ${Math.round(lossShares.friction * 100)} % friction`;

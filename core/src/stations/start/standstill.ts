@@ -120,7 +120,9 @@ export function judgeStandstill({ w, rules }: Walk, subject: Subject): void {
     w.finding(
       'start.stalls',
       'stop',
-      `${methodNames[method]} gives ${w.text(`start.${method}.startingTorque`)} at standstill, the load asks ${w.text('load.breakawayTorque')} to break away: it would stall. Take a drive, a motor with more starting torque, or start unloaded.`,
+      `${methodNames[method]} gives ${w.text(`start.${method}.startingTorque`)} at standstill, the load asks ` +
+        `${w.text('load.breakawayTorque')} to break away: it would stall. Take a ` +
+        `drive, a motor with more starting torque, or start unloaded.`,
       {
         fields: ['method', 'load.breakaway'],
         figures: [`start.${method}.startingTorque`, 'load.breakawayTorque'],
@@ -132,7 +134,8 @@ export function judgeStandstill({ w, rules }: Walk, subject: Subject): void {
     w.finding(
       'start.supply-weak',
       method === 'direct' ? 'stop' : 'note',
-      `Direct on line would draw ${w.text('start.direct.peakCurrent')} and dip the bus by ${percent(direct, 1)}; the house rule allows ${percent(rules.maxDip)}.`,
+      `Direct on line would draw ${w.text('start.direct.peakCurrent')} and dip the bus by ` +
+        `${percent(direct, 1)}; the house rule allows ${percent(rules.maxDip)}.`,
       { fields: ['supply.source'], figures: ['start.direct.voltageDip', 'start.direct.peakCurrent'] },
     );
   }

@@ -49,7 +49,8 @@ export interface Starting {
 }
 
 /**
- * The subject's start by every method: at standstill in closed form, and, where the motor's circuit and the supply's voltage are known,
+ * The subject's start by every method: at standstill in closed form, and, where the motor's circuit and the supply's
+ * voltage are known,
  * simulated on this load and this supply.
  */
 export function tellStart(walk: Walk, needs: Needs, subject: Subject, chosen?: Method): StartTold | undefined {
@@ -222,20 +223,26 @@ function judgeSubject({ w, rules }: Walk, needs: Needs, own: Tried, direct: Trie
     if (problem.id === 'start.no-speed-control' || problem.id === 'start.source-unknown') continue;
     if (problem.id === 'start.too-often') continue;
     const id = problem.id === 'start.too-hot' ? 'start.too-long' : problem.id;
-    w.finding(id, findingLevel[problem.level], `${methodNames[method]}: ${advised(problem.text, problem.id, w.text(`start.${method}.largestMotor`))}`, {
-      fields: fieldsOf[problem.id] ?? ['method'],
-      figures: figuresOf(problem.id, method),
-    });
+    w.finding(
+      id,
+      findingLevel[problem.level],
+      `${methodNames[method]}: ${advised(problem.text, problem.id, w.text(`start.${method}.largestMotor`))}`,
+      {
+        fields: fieldsOf[problem.id] ?? ['method'],
+        figures: figuresOf(problem.id, method),
+      },
+    );
   }
   const dip = direct?.run?.dip;
   if (method !== 'direct' && needs.supply.impedance !== undefined && dip !== undefined && dip > rules.maxDip)
     w.finding(
       'start.supply-weak',
       'note',
-      `Direct on line would draw ${w.text('start.direct.peakCurrent')} and dip the bus by ${percent(dip, 1)}; the house rule allows ${percent(rules.maxDip)}.`,
+      `Direct on line would draw ${w.text('start.direct.peakCurrent')} and dip the bus by ` +
+        `${percent(dip, 1)}; the house rule allows ${percent(rules.maxDip)}.`,
       { fields: ['supply.source'], figures: ['start.direct.voltageDip', 'start.direct.peakCurrent'] },
     );
-} // prettier-ignore
+}
 
 const findingLevel = { fail: 'stop', caution: 'caution', note: 'note' } as const;
 

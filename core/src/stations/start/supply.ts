@@ -16,7 +16,8 @@ export function readSupply({ input, practice, w }: Walk): SupplyNeeds {
     w.finding(
       'supply.single-phase',
       'stop',
-      'The supply is single-phase; a three-phase motor does not start on it. Ask for a drive made for single-phase input, or a three-phase supply.',
+      'The supply is single-phase; a three-phase motor does not start on it. Ask for ' +
+        'a drive made for single-phase input, or a three-phase supply.',
       {
         fields: ['supply.phases'],
       },

@@ -11,7 +11,10 @@ export function valueAt(data: unknown, path: string): unknown {
   );
 }
 
-/** Puts a value at a path of a draft in place, making objects on the way; undefined removes it and emptied objects above. */
+/**
+ * Puts a value at a path of a draft in place, making objects on the way; undefined removes it and emptied objects
+ * above.
+ */
 export function putAt(data: object, path: string, value: Json | undefined): void {
   const keys = steps(path);
   const last = keys.pop();

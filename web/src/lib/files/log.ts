@@ -48,12 +48,29 @@ const errorsShown = 50;
 
 /** Reads a logger's CSV (time and value) and sorts it into hours a year. Never throws. */
 export function readLog(bytes: Uint8Array, question: LogQuestion): LogFile {
-  const nothing: LogFile = { ok: false, message: '', headings: [], time: 0, value: 1, rows: 0, bad: 0, errors: [], profile: null }; // prettier-ignore
+  const nothing: LogFile = {
+    ok: false,
+    message: '',
+    headings: [],
+    time: 0,
+    value: 1,
+    rows: 0,
+    bad: 0,
+    errors: [],
+    profile: null,
+  };
   const text = readUtf8(bytes);
   if (!text.ok) return { ...nothing, message: text.message };
   let records: string[][];
   try {
-    records = parse(text.text, { delimiter: delimiterOf(text.text), bom: true, relax_quotes: true, relax_column_count: true, skip_empty_lines: true, trim: true }); // prettier-ignore
+    records = parse(text.text, {
+      delimiter: delimiterOf(text.text),
+      bom: true,
+      relax_quotes: true,
+      relax_column_count: true,
+      skip_empty_lines: true,
+      trim: true,
+    });
   } catch (error) {
     return { ...nothing, message: `It is not CSV: ${error instanceof Error ? error.message : 'unreadable'}.` };
   }

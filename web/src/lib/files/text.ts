@@ -2,7 +2,10 @@
 export type TextReading =
   { readonly ok: true; readonly text: string } | { readonly ok: false; readonly message: string };
 
-/** Reads bytes as UTF-8, and says where they are not: the first line with a wrong byte, or the encoding that it looks like. */
+/**
+ * Reads bytes as UTF-8, and says where they are not: the first line with a wrong byte, or the encoding that it looks
+ * like.
+ */
 export function readUtf8(bytes: Uint8Array): TextReading {
   if ((bytes[0] === 0xff && bytes[1] === 0xfe) || (bytes[0] === 0xfe && bytes[1] === 0xff))
     return { ok: false, message: 'It is UTF-16, not UTF-8: save it again as CSV UTF-8. Nothing was taken.' };
@@ -13,7 +16,9 @@ export function readUtf8(bytes: Uint8Array): TextReading {
   } catch {
     return {
       ok: false,
-      message: `It is not UTF-8: the first letter that cannot be read stands in line ${lineOfWrongByte(bytes)}. Save it again as CSV UTF-8. Nothing was taken.`,
+      message:
+        `It is not UTF-8: the first letter that cannot be read stands in line ` +
+        `${lineOfWrongByte(bytes)}. Save it again as CSV UTF-8. Nothing was taken.`,
     };
   }
 }

@@ -1,6 +1,9 @@
 import type { CaseError } from '@pilgrim/core';
 
-/** Why something is not done, in words and with a status; stores throw it, and what answers a request writes it out (RFC 9457). */
+/**
+ * Why something is not done, in words and with a status; stores throw it, and what answers a request writes it out
+ * (RFC 9457).
+ */
 export interface Problem {
   readonly status: number;
   readonly title: string;

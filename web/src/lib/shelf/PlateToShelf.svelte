@@ -23,7 +23,13 @@
   });
   /** [field, value] of everything the text said. */
   const said = $derived(
-    Object.entries(reading?.plate ?? {}).map(([key, value]: [string, unknown]) => [key.replace(/([A-Z])/g, ' $1').toLowerCase(), typeof value === 'object' ? JSON.stringify(value) : String(value)] as const), // prettier-ignore
+    Object.entries(reading?.plate ?? {}).map(
+      ([key, value]: [string, unknown]) =>
+        [
+          key.replace(/([A-Z])/g, ' $1').toLowerCase(),
+          typeof value === 'object' ? JSON.stringify(value) : String(value),
+        ] as const,
+    ),
   );
 
   async function save(event: SubmitEvent): Promise<void> {

@@ -3,7 +3,8 @@ import type { init } from './echarts';
 export type EChart = ReturnType<typeof init>;
 
 /**
- * Makes a chart in a box when it is first seen, for its code comes no sooner; keeps it the box's size. Hands it over with each new width of the
+ * Makes a chart in a box when it is first seen, for its code comes no sooner; keeps it the box's size. Hands it over
+ * with each new width of the
  * box, and gives what takes it down again.
  */
 export function chartWhenSeen(

@@ -21,7 +21,10 @@ import {
 } from '@pilgrim/core/vocabulary';
 import type { Json } from '$lib/desk/paths';
 
-/** The words of the open formats as a person chooses among them: which there are stands in core, how they read stands here. */
+/**
+ * The words of the open formats as a person chooses among them: which there are stands in core, how they read stands
+ * here.
+ */
 type Options = readonly (readonly [Json, string])[];
 
 const spoken = (word: string): string => word.replaceAll('-', ' ');

@@ -289,7 +289,10 @@ export const eightPoleFrames = tableOfNames(
   ],
 );
 
-/** Largest sound power level in dB(A) at no load, 50 Hz, cooled by a shaft fan. Shaft height in mm; columns: 2, 4, 6, 8 poles. */
+/**
+ * Largest sound power level in dB(A) at no load, 50 Hz, cooled by a shaft fan. Shaft height in mm; columns: 2, 4, 6, 8
+ * poles.
+ */
 export const soundSource = remembered('standard', 'IEC 60034-9', '2003', 'Table 2 (IC411, 50 Hz)');
 export const soundLevels = table(
   soundSource,

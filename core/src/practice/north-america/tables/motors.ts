@@ -246,7 +246,10 @@ export const designCBreakdownTorques = table(
 export const designDTorqueSource = remembered('standard', 'NEMA MG 1', '2016', '12.38.3');
 export const designDLockedTorque = 275;
 
-/** T frames by rating; enclosed and open differ only above 75 hp. Columns: 2, 4, 6 poles. Beyond 250 hp none is standard. */
+/**
+ * T frames by rating; enclosed and open differ only above 75 hp. Columns: 2, 4, 6 poles. Beyond 250 hp none is
+ * standard.
+ */
 export const frameSource = remembered('standard', 'NEMA MG 1', '2016', 'Part 13 (13.2, 13.3)');
 export const frames = tableOfNames(
   frameSource,

@@ -102,14 +102,17 @@ export interface FileFault {
   readonly message: string;
 }
 
-/** Taken, or why not: what is wrong within the file, with its paths, or what of it stands in the way of what is here. */
+/**
+ * Taken, or why not: what is wrong within the file, with its paths, or what of it stands in the way of what is here.
+ */
 export type Imported =
   | { readonly ok: true; readonly id: string }
   | { readonly ok: false; readonly message: string; readonly faults?: readonly FileFault[] };
 
 /**
  * Brings a position back with its ids, all or nothing: out of the trash, or whole onto another machine.
- * A position that is here and not in the trash is refused, and so is a file that contradicts itself or any of whose studies, revisions
+ * A position that is here and not in the trash is refused, and so is a file that contradicts itself or any of whose
+ * studies, revisions
  * or photographs belongs to another position here or reads otherwise: what is here is never touched.
  */
 export async function importPosition(sql: Sql, file: PositionFile): Promise<Imported> {
@@ -132,9 +135,11 @@ export async function importPosition(sql: Sql, file: PositionFile): Promise<Impo
     const area = await areaId(tx, file);
     await tx`
       insert into positions (id, area_id, tag, name) values (${id}, ${area}, ${tag}, ${name})
-      on conflict (id) do update set area_id = ${area}, tag = ${tag}, name = ${name}, deleted_at = null, version = positions.version + 1`;
+      on conflict (id) do update set area_id = ${area}, tag = ${tag}, name = ${name}, deleted_at = null,
+        version = positions.version + 1`;
     for (const study of file.studies) {
-      await tx`insert into studies (id, position_id, name) values (${study.id}, ${id}, ${study.name}) on conflict (id) do nothing`;
+      await tx`insert into studies (id, position_id, name) values (${study.id}, ${id}, ${study.name})
+        on conflict (id) do nothing`;
       for (const r of study.revisions) {
         if (await findRevision(tx, r.id)) continue;
         await insertRevision(tx, { ...r, caseText: caseOf(r.caseText), result: resultOf(r.result) });
@@ -149,7 +154,10 @@ export async function importPosition(sql: Sql, file: PositionFile): Promise<Impo
   });
 }
 
-/** What of the file cannot be, whatever is here: ids twice, revisions of another study, parents and heads that are not in it. */
+/**
+ * What of the file cannot be, whatever is here: ids twice, revisions of another study, parents and heads that are not
+ * in it.
+ */
 function faultsIn(file: PositionFile): FileFault[] {
   const faults: FileFault[] = [];
   const seen = new Set<string>();

@@ -6,7 +6,9 @@ export interface CleanImage {
   readonly content: Buffer;
 }
 
-/** Reads a JPEG, PNG or WebP by its content, not its name, and strips its metadata; undefined where it is none of them. */
+/**
+ * Reads a JPEG, PNG or WebP by its content, not its name, and strips its metadata; undefined where it is none of them.
+ */
 export function cleanImage(bytes: Buffer): CleanImage | undefined {
   try {
     return cleanJpeg(bytes) ?? cleanPng(bytes) ?? cleanWebp(bytes);
@@ -25,7 +27,9 @@ const image = (
 ): CleanImage | undefined =>
   width > 0 && height > 0 ? { type, width, height, content: Buffer.concat(parts) } : undefined;
 
-/** ISO/IEC 10918-1: segments up to the scan; APP0 (JFIF) and APP14 (colour transform) stay, other APPn and comments go. */
+/**
+ * ISO/IEC 10918-1: segments up to the scan; APP0 (JFIF) and APP14 (colour transform) stay, other APPn and comments go.
+ */
 function cleanJpeg(bytes: Buffer): CleanImage | undefined {
   if (bytes.length < 4 || bytes.readUInt16BE(0) !== 0xffd8) return undefined;
   const kept = [bytes.subarray(0, 2)];

@@ -35,7 +35,9 @@ export async function keepPhotograph(
 ): Promise<Photograph | undefined> {
   return sql.begin(async (tx) => {
     await tx`select id from positions where id = ${positionId} for update`;
-    const [{ count } = { count: 0 }] = await tx<{ count: number }[]>`select count(*)::int as count from photographs where position_id = ${positionId}`; // prettier-ignore
+    const [{ count } = { count: 0 }] = await tx<
+      { count: number }[]
+    >`select count(*)::int as count from photographs where position_id = ${positionId}`;
     if (count >= photographsPerPosition) return undefined;
     return insertPhotograph(tx, positionId, { id: crypto.randomUUID(), name, createdAt: new Date() }, image);
   });

@@ -52,11 +52,13 @@ export interface Study {
 /** Every position that is not in the trash, by area, with what its newest revision says. */
 export async function listPositions(sql: Sql): Promise<PositionListed[]> {
   return sql<PositionListed[]>`
-    select p.id, p.tag, p.name, a.name as area, pl.name as plant, pl.id as "plantId", p.version, false as deleted, s.id as "studyId",
+    select p.id, p.tag, p.name, a.name as area, pl.name as plant, pl.id as "plantId", p.version,
+      false as deleted, s.id as "studyId",
       r.case_text->'load'->>'machine' as machine,
       r.case_text->>'practice' as practice,
       case when jsonb_typeof(r.result->'choice') = 'object'
-        then (r.result->'choice'->'motor'->>'power') || ' · ' || (r.result->'choice'->'motor'->>'enclosure') || ' · ' || (r.result->'choice'->>'method') end as choice,
+        then concat_ws(' · ', r.result->'choice'->'motor'->>'power', r.result->'choice'->'motor'->>'enclosure',
+          r.result->'choice'->>'method') end as choice,
       r.result->'stations' as stations,
       case when r.result->'findings'->0 is not null then r.result->'findings'->0 end as worst,
       r.result->'figures'->'cost.savedMoney'->>'value' as "savedMoney",
@@ -74,7 +76,8 @@ export async function listPositions(sql: Sql): Promise<PositionListed[]> {
 
 export async function findPosition(sql: Runner, id: string): Promise<PositionRow | undefined> {
   const [row] = await sql<PositionRow[]>`
-    select p.id, p.tag, p.name, a.name as area, pl.name as plant, pl.id as "plantId", p.version, p.deleted_at is not null as deleted, s.id as "studyId"
+    select p.id, p.tag, p.name, a.name as area, pl.name as plant, pl.id as "plantId", p.version,
+      p.deleted_at is not null as deleted, s.id as "studyId"
     from positions p
     join areas a on a.id = p.area_id
     join plants pl on pl.id = a.plant_id
@@ -95,7 +98,8 @@ export interface NewPosition {
 export async function createPosition(sql: Sql, given: NewPosition): Promise<string> {
   return sql.begin(async (tx) => {
     const id = given.id ?? crypto.randomUUID();
-    await tx`insert into positions (id, area_id, tag, name) values (${id}, ${await areaId(tx, given)}, ${given.tag}, ${given.name})`;
+    const area = await areaId(tx, given);
+    await tx`insert into positions (id, area_id, tag, name) values (${id}, ${area}, ${given.tag}, ${given.name})`;
     await tx`insert into studies (id, position_id, name) values (${crypto.randomUUID()}, ${id}, 'Main')`;
     return id;
   });
@@ -122,7 +126,8 @@ export async function changePosition(
   change: { tag?: string; name?: string },
 ): Promise<boolean> {
   const done = await sql`
-    update positions set tag = coalesce(${change.tag ?? null}, tag), name = coalesce(${change.name ?? null}, name), version = version + 1
+    update positions set tag = coalesce(${change.tag ?? null}, tag), name = coalesce(${change.name ?? null}, name),
+      version = version + 1
     where id = ${id} and version = ${version} and deleted_at is null`;
   return done.count === 1;
 }
@@ -153,7 +158,8 @@ export async function createStudy(sql: Sql, positionId: string, name: string): P
 }
 
 const revisionColumns = (sql: Runner) => sql`
-  id, study_id as "studyId", parent, case_text as "caseText", result, core_version as "coreVersion", author, note, created_at as "createdAt"`;
+  id, study_id as "studyId", parent, case_text as "caseText", result, core_version as "coreVersion", author, note,
+  created_at as "createdAt"`;
 
 export async function findRevision(sql: Runner, id: string): Promise<Revision | undefined> {
   const [row] = await sql<Revision[]>`select ${revisionColumns(sql)} from revisions where id = ${id}`;
@@ -177,7 +183,10 @@ export interface NewRevision {
 export type Saved =
   { readonly ok: true; readonly revision: Revision } | { readonly ok: false; readonly head: Revision | undefined };
 
-/** Solves a case with this core and its plant's shelf, and keeps it as the study's newest revision, if `parent` still is its head. */
+/**
+ * Solves a case with this core and its plant's shelf, and keeps it as the study's newest revision, if `parent` still
+ * is its head.
+ */
 export async function saveRevision(
   sql: Sql,
   studyId: string,
@@ -216,7 +225,8 @@ export async function insertRevision(
 ): Promise<void> {
   await tx`
     insert into revisions (id, study_id, parent, case_text, result, core_version, author, note, created_at)
-    values (${r.id}, ${r.studyId}, ${r.parent}, ${tx.json(plain(r.caseText))}, ${tx.json(plain(r.result))}, ${r.coreVersion}, ${r.author}, ${r.note}, ${r.createdAt ?? new Date().toISOString()})`;
+    values (${r.id}, ${r.studyId}, ${r.parent}, ${tx.json(plain(r.caseText))}, ${tx.json(plain(r.result))},
+      ${r.coreVersion}, ${r.author}, ${r.note}, ${r.createdAt ?? new Date().toISOString()})`;
 }
 
 /** Plain JSON of a typed value: what a JSON column takes. */

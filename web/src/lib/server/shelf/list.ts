@@ -31,7 +31,8 @@ const errorsShown = 200;
 const batch = 500;
 
 /**
- * Reads a list of motors in CSV: comma, semicolon or tab, UTF-8. Rows that cannot be read are told by line and column. Refused whole
+ * Reads a list of motors in CSV: comma, semicolon or tab, UTF-8. Rows that cannot be read are told by line and column.
+ * Refused whole
  * where it is not UTF-8, not CSV, or has no heading.
  */
 export async function readMotorList(bytes: Uint8Array, given: ListMapping | undefined): Promise<ListReading> {
@@ -45,7 +46,15 @@ export async function readMotorList(bytes: Uint8Array, given: ListMapping | unde
   const errors: ListError[] = [];
   let rows = 0;
   let bad = 0;
-  const parser = parse(text.text, { delimiter, bom: true, info: true, relax_quotes: true, relax_column_count: true, skip_empty_lines: true, trim: true }); // prettier-ignore
+  const parser = parse(text.text, {
+    delimiter,
+    bom: true,
+    info: true,
+    relax_quotes: true,
+    relax_column_count: true,
+    skip_empty_lines: true,
+    trim: true,
+  });
   try {
     for await (const item of parser) {
       const { record, info }: { record: string[]; info: { lines: number } } = item;
@@ -60,7 +69,15 @@ export async function readMotorList(bytes: Uint8Array, given: ListMapping | unde
       if (missing.length > 0) continue;
       const found =
         record.length > headings.length
-          ? ({ ok: false, errors: [{ column: `column ${headings.length + 1}`, message: `the row has ${record.length} cells, the heading ${headings.length}` }] } as const) // prettier-ignore
+          ? ({
+              ok: false,
+              errors: [
+                {
+                  column: `column ${headings.length + 1}`,
+                  message: `the row has ${record.length} cells, the heading ${headings.length}`,
+                },
+              ],
+            } as const)
           : nameplate.readListRow(record, headings, mapping);
       if (found.ok) good.push(found.entry);
       else {
@@ -82,5 +99,13 @@ export async function readMotorList(bytes: Uint8Array, given: ListMapping | unde
 export function firstRows(bytes: Uint8Array, count: number): string[][] {
   const text = readUtf8(bytes);
   if (!text.ok) return [];
-  return parseAtOnce(text.text, { delimiter: delimiterOf(text.text), bom: true, relax_quotes: true, relax_column_count: true, skip_empty_lines: true, trim: true, to: count + 1 }).slice(1); // prettier-ignore
+  return parseAtOnce(text.text, {
+    delimiter: delimiterOf(text.text),
+    bom: true,
+    relax_quotes: true,
+    relax_column_count: true,
+    skip_empty_lines: true,
+    trim: true,
+    to: count + 1,
+  }).slice(1);
 }

@@ -28,7 +28,8 @@ export async function findPlant(sql: Runner, id: string): Promise<Plant | undefi
 export async function plantOfStudy(sql: Runner, studyId: string): Promise<Plant | undefined> {
   const [row] = await sql<Plant[]>`
     select pl.id, pl.name, pl.shelf_version as "shelfVersion"
-    from studies s join positions p on p.id = s.position_id join areas a on a.id = p.area_id join plants pl on pl.id = a.plant_id
+    from studies s join positions p on p.id = s.position_id join areas a on a.id = p.area_id
+    join plants pl on pl.id = a.plant_id
     where s.id = ${studyId}`;
   return row;
 }
@@ -46,10 +47,14 @@ export async function addToShelf(
 ): Promise<readonly string[]> {
   return sql.begin(async (tx) => {
     await tx`select id from plants where id = ${plantId} for update`;
-    const [{ count } = { count: 0 }] = await tx<{ count: number }[]>`select count(*)::int as count from shelf_motors where plant_id = ${plantId}`; // prettier-ignore
+    const [{ count } = { count: 0 }] = await tx<
+      { count: number }[]
+    >`select count(*)::int as count from shelf_motors where plant_id = ${plantId}`;
     if (count + entries.length > shelfLimit)
       throw refuse(409, `A shelf holds ${shelfLimit.toLocaleString('en')} motors at most`, {
-        detail: `There are ${count.toLocaleString('en')}, and ${entries.length.toLocaleString('en')} more were offered. Nothing was taken.`,
+        detail:
+          `There are ${count.toLocaleString('en')}, and ${entries.length.toLocaleString('en')} ` +
+          `more were offered. Nothing was taken.`,
       });
     const ids = entries.map(() => crypto.randomUUID());
     for (let from = 0; from < entries.length; from += 1000) {
@@ -84,7 +89,8 @@ export const changeOnShelf = (
     id,
     version,
     (tx) =>
-      tx`update shelf_motors set quantity = coalesce(${change.quantity ?? null}, quantity), place = coalesce(${change.place ?? null}, place) where id = ${id}`,
+      tx`update shelf_motors set quantity = coalesce(${change.quantity ?? null}, quantity),
+        place = coalesce(${change.place ?? null}, place) where id = ${id}`,
   );
 
 export const takeOffShelf = (sql: Sql, id: string, version: number): Promise<ShelfWrite> =>

@@ -89,7 +89,12 @@
     const style = getComputedStyle(document.documentElement);
     const of = (name: string): string => style.getPropertyValue(name).trim();
     const text = { color: of('--ink'), fontFamily: 'Barlow', fontSize: 13 };
-    const axis = { nameLocation: 'middle' as const, nameTextStyle: text, axisLabel: text, splitLine: { lineStyle: { color: of('--rule') } } };
+    const axis = {
+      nameLocation: 'middle' as const,
+      nameTextStyle: text,
+      axisLabel: text,
+      splitLine: { lineStyle: { color: of('--rule') } },
+    };
     const colours = { fail: of('--quiet'), caution: of('--caution'), pass: of('--pass') };
     return {
       animation: false,
@@ -98,7 +103,14 @@
         trigger: 'item' as const,
         formatter: (p: unknown) => (p as { data?: { say?: string } }).data?.say ?? '',
       },
-      xAxis: { ...axis, type: 'log' as const, min: shownFrom, max: shownTo, name: hp ? 'Rating, hp' : 'Rating, kW', nameGap: 26 },
+      xAxis: {
+        ...axis,
+        type: 'log' as const,
+        min: shownFrom,
+        max: shownTo,
+        name: hp ? 'Rating, hp' : 'Rating, kW',
+        nameGap: 26,
+      },
       yAxis: { ...axis, type: 'value' as const, name: 'Life-cycle cost', nameGap: 58, scale: true },
       series: groups.map(([name, outcome, drive], g) => ({
         type: 'scatter' as const,
@@ -118,11 +130,17 @@
             say: `${r.name}, ${words(r.method)}<br>${r.short ? `${words(outcome)}: ${words(r.short)}` : 'passes'}; ${r.lifeCycle.toLocaleString('en')} over its life`,
           })),
         ...(g === groups.length - 1 && {
-          markLine: { silent: true, symbol: 'none', label: { formatter: '{b}', ...text }, lineStyle: { color: of('--ink'), type: 'dashed' as const }, data: lines },
+          markLine: {
+            silent: true,
+            symbol: 'none',
+            label: { formatter: '{b}', ...text },
+            lineStyle: { color: of('--ink'), type: 'dashed' as const },
+            data: lines,
+          },
         }),
       })),
     };
-  } // prettier-ignore
+  }
 </script>
 
 <figure class="box mb-3 p-3" class:hidden={drawn.length === 0} data-testid="candidate-field">

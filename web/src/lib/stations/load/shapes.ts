@@ -1,4 +1,7 @@
-/** Torque ratio by speed ratio of a named shape, else of the one usual for a machine: for drawing only, the solver has its own. */
+/**
+ * Torque ratio by speed ratio of a named shape, else of the one usual for a machine: for drawing only, the solver has
+ * its own.
+ */
 export function factorOf(shape: string | undefined, machine: unknown): (x: number) => number {
   switch (shape ?? usualShape(machine)) {
     case 'linear':

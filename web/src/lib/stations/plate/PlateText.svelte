@@ -56,7 +56,7 @@
     reading = found;
     differing = other;
     typed = null;
-    message = `${values.length} field${values.length === 1 ? '' : 's'} read${found.rest.length > 0 ? `; not understood: ${found.rest.join(' · ')}` : ', everything understood'}.`; // prettier-ignore
+    message = `${values.length} field${values.length === 1 ? '' : 's'} read${found.rest.length > 0 ? `; not understood: ${found.rest.join(' · ')}` : ', everything understood'}.`;
   }
 
   function take(key: string, value: Json): void {

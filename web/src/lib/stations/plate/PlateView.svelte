@@ -44,7 +44,9 @@
   /** Words of the text a stamp came from, while its value still is what the text says. */
   function wordsFor(stamp: Stamp): string | undefined {
     if (!text) return undefined;
-    const said = stamp.key.split('.').reduce<unknown>((at, k) => (typeof at === 'object' && at !== null ? Reflect.get(at, k) : undefined), text.plate); // prettier-ignore
+    const said = stamp.key
+      .split('.')
+      .reduce<unknown>((at, k) => (typeof at === 'object' && at !== null ? Reflect.get(at, k) : undefined), text.plate);
     if (said === undefined || said !== desk().value(`${base}.${stamp.key}`)) return undefined;
     return text.pieces
       .filter((p) => p.fields.includes(stamp.key))

@@ -28,11 +28,17 @@ const wideCurrent = { dimension: 'current', wide: true } as const;
 /** What every plate carries, in the order it is stamped. */
 export const mainStamps = (iec: boolean): readonly Stamp[] => [
   of('power', iec ? 'kW' : 'HP', 'group', iec ? '15 kW' : '30 hp', { ...power, long: 'Rated power' }),
-  of('speed', iec ? 'min⁻¹' : 'RPM', 'group', iec ? '1465 rpm' : '1770 rpm', { dimension: 'speed', long: 'Full-load speed' }), // prettier-ignore
+  of('speed', iec ? 'min⁻¹' : 'RPM', 'group', iec ? '1465 rpm' : '1770 rpm', {
+    dimension: 'speed',
+    long: 'Full-load speed',
+  }),
   of('phases', 'PH', 'whole', '3', { long: 'Phases' }),
   of('frequency', 'HZ', 'quantity', iec ? '50 Hz' : '60 Hz', { dimension: 'frequency', long: 'Frequency' }),
   of('voltage', 'VOLTS', 'group', iec ? '400/690 V' : '208-230/460 V', { dimension: 'voltage', wide: true }),
-  of('current', iec ? 'A' : 'AMPS', 'group', iec ? '28.5/16.5 A' : '79-72/36 A', { ...wideCurrent, long: 'Full-load current' }), // prettier-ignore
+  of('current', iec ? 'A' : 'AMPS', 'group', iec ? '28.5/16.5 A' : '79-72/36 A', {
+    ...wideCurrent,
+    long: 'Full-load current',
+  }),
   of('frame', 'FRAME', 'text', iec ? '160L' : '286T'),
   of('enclosure', 'ENCL', 'text', iec ? 'TEFC' : 'TEFC', { long: 'Enclosure' }),
   of('protection', 'IP', 'text', 'IP55', { long: 'Protection code' }),
@@ -86,6 +92,10 @@ export const secondStamps: readonly Stamp[] = [
   of('alternate.power', 'POWER (2)', 'group', '25 hp', { ...power, long: 'Power at the second frequency' }),
   of('alternate.speed', 'RPM (2)', 'group', '1470 rpm', { dimension: 'speed', long: 'Speed at the second frequency' }),
   of('alternate.serviceFactor', 'SF (2)', 'number', '1.0', { long: 'Service factor at the second frequency' }),
-  of('alternate.voltage', 'VOLTS (2)', 'group', '190/380 V', { dimension: 'voltage', wide: true, long: 'Volts at the second frequency' }), // prettier-ignore
+  of('alternate.voltage', 'VOLTS (2)', 'group', '190/380 V', {
+    dimension: 'voltage',
+    wide: true,
+    long: 'Volts at the second frequency',
+  }),
   of('alternate.current', 'AMPS (2)', 'group', '74/37 A', { ...wideCurrent, long: 'Amps at the second frequency' }),
 ];

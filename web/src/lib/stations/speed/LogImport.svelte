@@ -40,7 +40,17 @@
     taken = '';
     time = value = undefined;
     if (picked.size > largest) {
-      file = { ok: false, message: 'It is larger than 25 MB: thin it out to a reading a minute.', headings: [], time: 0, value: 1, rows: 0, bad: 0, errors: [], profile: null }; // prettier-ignore
+      file = {
+        ok: false,
+        message: 'It is larger than 25 MB: thin it out to a reading a minute.',
+        headings: [],
+        time: 0,
+        value: 1,
+        rows: 0,
+        bad: 0,
+        errors: [],
+        profile: null,
+      };
       return;
     }
     bytes = new Uint8Array(await picked.arrayBuffer());

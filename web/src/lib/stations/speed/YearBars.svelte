@@ -20,7 +20,12 @@
   const bins = $derived(
     Array.from({ length: 11 }, (_, i) => {
       const flow = (i + 2) / 10;
-      return { flow, hours: rows.filter((r) => Math.abs(r.flow - flow) < 0.05 + 1e-9 && Math.round(r.flow * 10) === i + 2).reduce((s, r) => s + r.hours, 0) }; // prettier-ignore
+      return {
+        flow,
+        hours: rows
+          .filter((r) => Math.abs(r.flow - flow) < 0.05 + 1e-9 && Math.round(r.flow * 10) === i + 2)
+          .reduce((s, r) => s + r.hours, 0),
+      };
     }),
   );
   const total = $derived(rows.reduce((s, r) => s + r.hours, 0));

@@ -23,8 +23,18 @@
     const { time, current, torque } = view;
     const points = (ys: readonly number[]) => time.map((t, i) => [t * 1000, ys[i] ?? 0] as const);
     return [
-      { y: 'Phase current, A', weight: 1, min: 'auto', series: [{ name: 'phase a', role: 'main', points: points(current) }] }, // prettier-ignore
-      { y: 'Torque, N·m', weight: 1, min: 'auto', series: [{ name: 'at the shaft', role: 'second', points: points(torque) }] }, // prettier-ignore
+      {
+        y: 'Phase current, A',
+        weight: 1,
+        min: 'auto',
+        series: [{ name: 'phase a', role: 'main', points: points(current) }],
+      },
+      {
+        y: 'Torque, N·m',
+        weight: 1,
+        min: 'auto',
+        series: [{ name: 'at the shaft', role: 'second', points: points(torque) }],
+      },
     ];
   });
   const tried = $derived(desk().result?.start?.rows.find((r) => r.method === 'star-delta')?.run !== null);

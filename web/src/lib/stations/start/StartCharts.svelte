@@ -75,8 +75,15 @@
     return typeof value === 'number' ? value : undefined;
   };
   const base = $derived(
-    { 'star-delta': 'start.starDelta', autotransformer: 'start.autotransformer', 'primary-reactor': 'start.reactor', 'soft-starter': 'start.softStarter', drive: 'start.drive', direct: '' }[method],
-  ); // prettier-ignore
+    {
+      'star-delta': 'start.starDelta',
+      autotransformer: 'start.autotransformer',
+      'primary-reactor': 'start.reactor',
+      'soft-starter': 'start.softStarter',
+      drive: 'start.drive',
+      direct: '',
+    }[method],
+  );
   const reduced = $derived(method === 'star-delta' || method === 'autotransformer' || method === 'primary-reactor');
   const changed = $derived(row.events.find((e) => e.text === 'full line'));
 
@@ -133,7 +140,15 @@
     if (reduced) {
       const share = setting('.speed') ?? (changed ? changed.speed / synchronous : undefined);
       if (share === undefined) return [];
-      const grip = { panel: 0, axis: 'x', value: share * synchronous, min: 0.1 * synchronous, max: 0.99 * synchronous, step: 0.01 * synchronous, label: 'Changeover speed' } as const; // prettier-ignore
+      const grip = {
+        panel: 0,
+        axis: 'x',
+        value: share * synchronous,
+        min: 0.1 * synchronous,
+        max: 0.99 * synchronous,
+        step: 0.01 * synchronous,
+        label: 'Changeover speed',
+      } as const;
       return [
         handle({ ...grip, text: (v) => `changeover ${((v / synchronous) * 100).toFixed(0)} %` }, (v) => [
           [`${base}.speed`, Number((v / synchronous).toFixed(2))],
@@ -144,7 +159,15 @@
     const limit = setting('.limit');
     if (limit === undefined) return [];
     const most = method === 'drive' ? 3 : 8;
-    const grip = { panel: 1, axis: 'y', value: limit * rated, min: rated, max: most * rated, step: 0.05 * rated, label: 'Current limit' } as const; // prettier-ignore
+    const grip = {
+      panel: 1,
+      axis: 'y',
+      value: limit * rated,
+      min: rated,
+      max: most * rated,
+      step: 0.05 * rated,
+      label: 'Current limit',
+    } as const;
     return [
       handle({ ...grip, text: (v) => `limit ${writeNumber(v / rated)} × rated` }, (v) => [
         [`${base}.limit`, Number((v / rated).toFixed(2))],
@@ -210,7 +233,11 @@
   const liveBySpeed = $derived.by((): readonly Panel[] | null => {
     const own = held?.curve;
     if (!own) return null;
-    const line = (ys: readonly number[]): Panel => ({ y: '', weight: 1, series: [{ name: 'moved', role: 'main', points: pairs(own.speed, ys) }] }); // prettier-ignore
+    const line = (ys: readonly number[]): Panel => ({
+      y: '',
+      weight: 1,
+      series: [{ name: 'moved', role: 'main', points: pairs(own.speed, ys) }],
+    });
     return [line(own.torque), line(own.current)];
   });
   const end = $derived(drawn?.time.at(-1) ?? 1);
@@ -219,7 +246,15 @@
     if (reduced && changed) {
       const at = setting('.time') ?? (row.events.find((e) => e.text === 'star opens') ?? changed).time;
       const step = at < 2 ? 0.01 : 0.1;
-      const grip = { panel: 0, axis: 'x', value: at, min: step, max: Math.max(1, 3 * at), step, label: 'Changeover time' } as const; // prettier-ignore
+      const grip = {
+        panel: 0,
+        axis: 'x',
+        value: at,
+        min: step,
+        max: Math.max(1, 3 * at),
+        step,
+        label: 'Changeover time',
+      } as const;
       return [
         handle({ ...grip, text: (v) => `after ${brief(v)} s` }, (v) => [
           [`${base}.time`, `${brief(v)} s`],
@@ -232,10 +267,19 @@
     if (typeof ramp !== 'number') return [];
     return [
       handle(
-        { panel: 0, axis: 'x', value: ramp, min: 0.5, max: Math.max(30, 2 * ramp), step: 0.1, label: 'Ramp time', text: (v) => `ramp ${v.toFixed(1)} s` },
+        {
+          panel: 0,
+          axis: 'x',
+          value: ramp,
+          min: 0.5,
+          max: Math.max(30, 2 * ramp),
+          step: 0.1,
+          label: 'Ramp time',
+          text: (v) => `ramp ${v.toFixed(1)} s`,
+        },
         (v) => [[path, `${v.toFixed(1)} s`]],
       ),
-    ]; // prettier-ignore
+    ];
   });
   const marks = $derived.by((): readonly Mark[] => row.events.map((e) => ({ x: e.time, text: e.text })));
   /** The next value above that a scale likes. */
@@ -247,7 +291,12 @@
   const reading = $derived.by(() => {
     const at = held
       ? { time: held.arrival, current: held.peakCurrent, dip: held.dip, heat: held.thermalUse }
-      : { time: row.run?.time ?? null, current: row.run?.peakCurrent ?? 0, dip: row.run?.dip ?? null, heat: row.run?.thermalUse ?? 0 }; // prettier-ignore
+      : {
+          time: row.run?.time ?? null,
+          current: row.run?.peakCurrent ?? 0,
+          dip: row.run?.dip ?? null,
+          heat: row.run?.thermalUse ?? 0,
+        };
     const speed = at.time === null ? 'does not come to speed' : `to speed in ${writeQuantity(at.time, 's')}`;
     const dip = at.dip === null ? '' : `, dip ${(at.dip * 100).toFixed(1)} %`;
     const heat = at.time === null ? '' : `, ${(at.heat * 100).toFixed(0)} % of the permitted heat`;

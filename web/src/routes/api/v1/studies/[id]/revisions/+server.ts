@@ -8,7 +8,10 @@ import { findStudy, revisionsOf, saveRevision } from '$lib/server/positions/posi
 export const GET = ({ params }) =>
   answer(async () => jsonResponse(await revisionsOf(await database(), idOf(params.id))));
 
-/** A save: the case is solved here and kept, if the study's head still is what If-Match names ("none" for a first save). */
+/**
+ * A save: the case is solved here and kept, if the study's head still is what If-Match names ("none" for a first
+ * save).
+ */
 export const POST = ({ params, request }) =>
   answer(async () => {
     const studyId = idOf(params.id);

@@ -6,7 +6,8 @@ import { firstRows, readMotorList } from '$lib/server/shelf/list';
 import { addToShelf, findPlant } from '$lib/server/shelf/shelf';
 
 /**
- * A list of motors in CSV. Without `take` it is only read and told: columns, how they are understood, good and bad rows. With
+ * A list of motors in CSV. Without `take` it is only read and told: columns, how they are understood, good and bad
+ * rows. With
  * `take=good` its good rows are put on the shelf, all of them or none.
  */
 export const POST = ({ params, request, url }) =>
