@@ -46,6 +46,8 @@ const entries = Array.from({ length: 5000 }, (_, i): nameplate.ShelfEntry => {
     },
     quantity: 1,
     place: 'store',
+    days: null,
+    keptFor: '',
     price: null,
   };
 });

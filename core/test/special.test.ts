@@ -72,7 +72,14 @@ describe('no choice is better than a motor that cannot be fitted', () => {
     if (!reading.ok) expect.fail('not a case');
     const base = genericMotors().find((m) => m.frame === '256T' && m.poles === 4 && m.enclosure === 'enclosed');
     if (!base) expect.fail('no such motor');
-    const shelf = [{ ...base, id: 'own-1', frame: '256TC', stock: { quantity: 1, place: 'rack 3', assumed: [] } }];
+    const shelf = [
+      {
+        ...base,
+        id: 'own-1',
+        frame: '256TC',
+        stock: { quantity: 1, days: null, keptFor: '', place: 'rack 3', assumed: [] },
+      },
+    ];
     const r = solve(reading.value, shelf);
     expect(r.choice?.motor.id).toBe('own-1');
     expect(r.replacement?.lines.filter((l) => l.likeness === 'impossible')).toEqual([]);

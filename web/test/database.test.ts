@@ -372,6 +372,8 @@ describe('own shelf', () => {
     },
     quantity: 1,
     place: 'Store 2',
+    days: null,
+    keptFor: '',
     price: null,
   });
   const plantOf = async (study: string) => {
@@ -418,6 +420,6 @@ describe('own shelf', () => {
     expect(second.revision.result.choice?.motor.id).not.toBe(id);
     expect(await takeOffShelf(sql, id ?? '', await now())).toBe('done');
     expect(await takeOffShelf(sql, id ?? '', await now())).toBe('missing');
-    expect((await motorsOf(sql, await plantOf(study), 'north-america')).map((m) => m.id)).not.toContain(id);
+    expect((await motorsOf(sql, await plantOf(study), 'north-america', [])).map((m) => m.id)).not.toContain(id);
   });
 });

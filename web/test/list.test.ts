@@ -33,6 +33,8 @@ describe('a list of motors', () => {
         },
         quantity: 2,
         place: 'Store 1',
+        days: null,
+        keptFor: '',
         price: null,
       },
     ]);

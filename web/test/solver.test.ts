@@ -18,7 +18,7 @@ const everything: ScreenQuery = {
 };
 
 beforeEach(() => {
-  solver.shelf([]);
+  solver.shelf([], []);
   solver.draft(pump);
 });
 
@@ -101,17 +101,19 @@ describe('the own shelf', () => {
     },
     quantity: 1,
     place: 'bay 3',
+    days: null,
+    keptFor: '',
     price: null,
   };
   it('is judged beside the catalogue from the next draft on', () => {
-    solver.shelf([entry]);
+    solver.shelf([entry], []);
     solver.draft(pump);
     const rows = solver.rows({ ...everything, shelfOnly: true }, 0, 10);
     expect(rows.rows.map((r) => r.id)).toEqual(['shelf-1']);
     expect(rows.rows[0]?.stock).toBe(1);
   });
   it('a motor of it is fitted with a circuit and started like any other', () => {
-    solver.shelf([entry]);
+    solver.shelf([entry], []);
     const { result } = solver.draft({ ...pump, motor: { catalogue: 'shelf-1' } });
     expect(result?.start?.machine).toMatchObject({ origin: 'fitted' });
     expect(result?.start?.machine.assumed.join(' ')).toContain('usual for the rating');

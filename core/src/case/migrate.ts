@@ -16,11 +16,24 @@ const isRecord = (value: unknown): value is Plain =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 const listOf = (value: unknown): readonly Plain[] => (Array.isArray(value) ? value.filter(isRecord) : []);
 
+/** Before quotes had days and spares a position. */
+const stockOf = (stock: unknown): Plain => (isRecord(stock) ? { stock: { days: null, keptFor: '', ...stock } } : {});
+
 /** Before plates were doubted, motors described, starts simulated and failures weighed. */
 function fill(result: Plain): Plain {
   const motor = (m: unknown): unknown =>
     isRecord(m)
-      ? { poles: 4, construction: '', designLetter: '', serviceFactor: 1, mass: 0, sound: 0, stock: null, ...m }
+      ? {
+          poles: 4,
+          construction: '',
+          designLetter: '',
+          serviceFactor: 1,
+          mass: 0,
+          sound: 0,
+          stock: null,
+          ...m,
+          ...stockOf(m.stock),
+        }
       : m;
   const verdicts = (row: Plain): Plain => ({
     ...row,

@@ -35,7 +35,13 @@ const verdict = z.strictObject({
 export type Verdict = Frozen<z.output<typeof verdict>>;
 
 /** Where a motor of the own shelf lies. */
-const stock = z.strictObject({ quantity: z.number(), place: z.string(), assumed: z.array(z.string()) });
+const stock = z.strictObject({
+  quantity: z.number(),
+  place: z.string(),
+  days: z.number().nullable(),
+  keptFor: z.string(),
+  assumed: z.array(z.string()),
+});
 
 const motor = z.strictObject({
   id: z.string(),
@@ -112,6 +118,20 @@ const choice = z.strictObject({
   /** Starts that were simulated to find it. */
   runs: z.number(),
   buying: z.array(buyingLine),
+  /** For a wasteful motor: what may be kept and what bought, each with its life-cycle cost; null for other errands. */
+  options: z
+    .array(
+      z.strictObject({
+        kind: z.enum(['keep', 'drive', 'replace', 'replace-drive']),
+        motor,
+        method,
+        control,
+        outcome,
+        lifeCycle: z.number(),
+        text: z.string(),
+      }),
+    )
+    .nullable(),
 });
 export type Choice = Frozen<z.output<typeof choice>>;
 

@@ -14,9 +14,21 @@ export interface Connection {
 export interface Stock {
   readonly quantity: number;
   readonly place: string;
+  /** Days until it is here, where it is only quoted; null where the list does not say. */
+  readonly days: number | null;
+  /** Tag or name of the position it is kept for as a spare; empty where for none, or for the one in question. */
+  readonly keptFor: string;
   /** Fields that the list did not say and that were taken as usual for the rating. */
   readonly assumed: readonly string[];
 }
+
+/** Whether it is there, and where; else when it comes, in words. */
+export const stockText = ({ quantity, place, days }: Omit<Stock, 'assumed' | 'keptFor'>): string =>
+  quantity > 0
+    ? `${quantity} at ${place || 'a place not said'}`
+    : days === null
+      ? 'none there'
+      : `quoted, ${days} day${days === 1 ? '' : 's'}`;
 
 /**
  * What can be bought or is on the shelf. Powers in W, speeds in r/min, voltages in V, currents in A, inertia in kg·m²,

@@ -37,6 +37,18 @@ export const causes = [
 
 /** What brings an engineer here; `control`: a starter or drive for the motor that is there. */
 export const errands = ['failed', 'new', 'overloaded', 'wasteful', 'read', 'control'] as const;
+export type Errand = (typeof errands)[number];
+
+const plateAsks = ['plate.power', 'plate.voltage', 'plate.current', 'plate.speed', 'plate.frequency'] as const;
+/** What is asked first for each errand, in its order; never what is true. */
+export const errandAsks: Readonly<Record<Errand, readonly string[]>> = {
+  failed: [...plateAsks, 'plate.frame', 'plate.enclosure', 'supply.voltage', 'history.causes', 'load.machine'],
+  new: ['load.machine', 'load.demand', 'supply.voltage', 'speed.need', 'load.inertia', 'place.dirt', 'place.water'],
+  overloaded: [...plateAsks, 'supply.voltage', 'load.demand', 'history.causes', 'place.ambient', 'load.startsPerHour'],
+  wasteful: [...plateAsks, 'load.demand', 'speed.control', 'speed.profile', 'money.energyPrice', 'supply.voltage'],
+  read: [...plateAsks, 'supply.voltage', 'supply.frequency'],
+  control: [...plateAsks, 'supply.voltage', 'load.machine', 'speed.need', 'load.overload', 'place.cable.length'],
+};
 
 export const practiceIds = ['north-america', 'iec'] as const;
 export const plateConditions = ['legible', 'missing', 'burnt'] as const;

@@ -30,6 +30,8 @@ export interface BuildColumns {
   /** On the own shelf at all, and with at least one there. */
   readonly onShelf: Uint8Array;
   readonly inStock: Uint8Array;
+  /** A spare of another position. */
+  readonly kept: Uint8Array;
   readonly enclosures: readonly string[];
   /** Special shafts and faces. */
   readonly special: readonly (readonly SpecialPart[])[];
@@ -86,6 +88,7 @@ const keptBuild = kept((practice, motors): BuildColumns => ({
   hotWinding: flags(motors, (m) => m.insulation >= 'F'),
   onShelf: flags(motors, (m) => m.stock !== undefined),
   inStock: flags(motors, (m) => (m.stock?.quantity ?? 0) > 0),
+  kept: flags(motors, (m) => (m.stock?.keptFor ?? '') !== ''),
   enclosures: motors.map((m) => m.enclosure),
   special: motors.map((m) => specialOfFrame(m.frame === null ? undefined : practice.frame(m.frame, m.poles))),
 }));

@@ -14,9 +14,16 @@ export interface ShelfEntry {
   readonly plate: PlateText;
   readonly quantity: number;
   readonly place: string;
+  /** Days until it is here, where it is quoted and not there; null where the list does not say. */
+  readonly days: number | null;
+  /** Tag or name of the position whose spare it is; empty for none. */
+  readonly keptFor: string;
   /** What it costs, in the plant's money; null where the list does not say. */
   readonly price: number | null;
 }
+
+/** What can be changed of a motor on the shelf; a part that is left out stays. */
+export type ShelfChange = Partial<Pick<ShelfEntry, 'quantity' | 'place' | 'days' | 'keptFor'>>;
 
 /** Motors of a shelf, ready to be judged, and the entries whose plates are not complete enough. */
 export function shelfMotors(
@@ -29,13 +36,13 @@ export function shelfMotors(
   const practice = practiceById(asked);
   const motors: Motor[] = [];
   const left: { id: string; missing: readonly string[] }[] = [];
-  for (const { id, name, plate, quantity, place, price } of entries) {
+  for (const { id, name, plate, quantity, place, days, keptFor, price } of entries) {
     const read = plateSchema.safeParse(plate);
     const made = read.success
       ? motorOfPlate(read.data, practice, {
           id,
           name,
-          stock: { quantity, place },
+          stock: { quantity, place, days, keptFor },
           ...(price === null ? {} : { price }),
         })
       : ({ ok: false, missing: ['plate'] } as const);
@@ -43,6 +50,15 @@ export function shelfMotors(
     else left.push({ id, missing: made.missing });
   }
   return { motors, left };
+}
+
+/** The motors as one position sees them: a spare kept for it, by tag or name, is kept for no other. */
+export function spareOf(motors: readonly Motor[], own: readonly string[]): readonly Motor[] {
+  const names = new Set(own.map(plain));
+  const kept = (m: Motor): boolean =>
+    m.stock !== undefined && m.stock.keptFor !== '' && names.has(plain(m.stock.keptFor));
+  if (!motors.some(kept)) return motors;
+  return motors.map((m) => (m.stock && kept(m) ? { ...m, stock: { ...m.stock, keptFor: '' } } : m));
 }
 
 interface ListColumn {
@@ -67,6 +83,8 @@ export const listColumns = [
   { key: 'name', label: 'Name', names: ['description', 'tag', 'motor', 'item', 'id', 'bezeichnung'], kind: 'own' },
   { key: 'quantity', label: 'Quantity', names: ['qty', 'count', 'stock', 'on hand', 'menge', 'anzahl'], kind: 'own' },
   { key: 'place', label: 'Place', names: ['location', 'shelf', 'bin', 'rack', 'store', 'lagerplatz'], kind: 'own' },
+  { key: 'days', label: 'Days', names: ['delivery', 'delivery days', 'lead time', 'lieferzeit'], kind: 'own' },
+  { key: 'keptFor', label: 'Spare for', names: ['kept for', 'for position', 'position', 'ersatz für'], kind: 'own' },
   { key: 'price', label: 'Price', names: ['cost', 'value', 'preis', 'prix'], kind: 'own' },
   { key: 'frame', label: 'Frame', names: ['fr', 'frame size', 'baugrösse', 'baugroesse'], kind: 'text' },
   { key: 'enclosure', label: 'Enclosure', names: ['encl', 'housing'], kind: 'text' },
@@ -141,7 +159,7 @@ export function unitOfHeading(heading: string, dimension: Dimension): string | u
 export function readListRow(cells: readonly string[], headings: readonly string[], mapping: ListMapping): RowReading {
   const errors: { column: string; message: string }[] = [];
   const plate: Record<string, string | number> = {};
-  const own: { name?: string; quantity?: number; place?: string; price?: number } = {};
+  const own: { name?: string; quantity?: number; place?: string; days?: number; keptFor?: string; price?: number } = {};
   const fail = (at: number, message: string): void =>
     void errors.push({ column: headings[at] ?? `column ${at + 1}`, message });
   for (const column of columns) {
@@ -157,7 +175,7 @@ export function readListRow(cells: readonly string[], headings: readonly string[
       continue;
     }
     if (column.key === 'name') own.name = cell.slice(0, 200);
-    else if (column.key === 'place') own.place = cell.slice(0, 200);
+    else if (column.key === 'place' || column.key === 'keptFor') own[column.key] = cell.slice(0, 200);
     else if (column.kind === 'text') plate[column.key] = column.key === 'insulation' ? cell.toUpperCase() : cell;
     else if (column.kind === 'rating' || column.kind === 'quantity') {
       const unit = withUnit(cell, headings[at] ?? '', column);
@@ -166,7 +184,7 @@ export function readListRow(cells: readonly string[], headings: readonly string[
     } else {
       const number = readNumber(cell.replace(/%$/, '').trim());
       if (!number.ok) fail(at, number.message);
-      else if (column.key === 'quantity' || column.key === 'price') {
+      else if (column.key === 'quantity' || column.key === 'days' || column.key === 'price') {
         if (number.value >= 0 && number.value <= 1e9) own[column.key] = number.value;
         else fail(at, `“${cell}” must be zero or more`);
       } else plate[column.key] = column.kind === 'share' && number.value > 1 ? shareOf(number.value) : number.value;
@@ -197,6 +215,8 @@ export function readListRow(cells: readonly string[], headings: readonly string[
       plate,
       quantity: Math.round(own.quantity ?? 1),
       place: own.place ?? '',
+      days: own.days === undefined ? null : Math.ceil(own.days),
+      keptFor: own.keptFor ?? '',
       price: own.price ?? null,
     },
   };

@@ -53,6 +53,7 @@ import {
   type Starting,
 } from '../stations';
 import { closedBeside, onShelf } from './beside';
+import { optionsOf } from './options';
 import { summaries } from './summaries';
 
 export const coreVersion = '0.1.0';
@@ -257,10 +258,12 @@ function chooseAndTell(
         basis: needs.load.basis,
         reasons: reasonsFor(needs, judged, { motor, entry, candidate: first }),
         closed: closedBeside(needs, judged, entry, first),
-        tomorrow: motor.stock ? null : onShelf(needs, judged, entry, first),
+        tomorrow: (motor.stock?.quantity ?? 0) > 0 ? null : onShelf(needs, judged, entry, first),
         tie: judged.tie && judged.tie.by !== '' ? { count: judged.tie.count, by: judged.tie.by } : null,
         runs: judged.runs,
         buying: buyingLines(walk, needs, motor, first),
+        options:
+          input.errand === 'wasteful' ? optionsOf(walk, needs, pinned ? motorsFor(practice.id, shelf) : motors) : null,
       };
     }
     if (needs.assumed.length > 0)

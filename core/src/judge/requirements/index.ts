@@ -15,6 +15,7 @@ import { power } from './power';
 import { runUp } from './runUp';
 import { serviceFactor } from './serviceFactor';
 import { shaft } from './shaft';
+import { spare } from './spare';
 import { speed } from './speed';
 import { speedControl } from './speedControl';
 import { startHeat, startsAnHour, startTime } from './startLimits';
@@ -37,6 +38,7 @@ export const asked = [
   frame,
   interchange,
   shaft,
+  spare,
   bearings,
   efficiencyFloor,
   noise,

@@ -1,4 +1,4 @@
-import type { Motor } from '../../catalogue';
+import { stockText, type Motor } from '../../catalogue';
 import type { BuyingLine, Candidate } from '../../case';
 import { connectionFor, percent, type Needs, type Walk } from '../../needs';
 import { writeQuantity } from '../../quantity';
@@ -87,6 +87,11 @@ export function buyingLines({ input }: Walk, needs: Needs, motor: Motor, candida
       `ambient ${writeQuantity(place.ambient, 'degC')}, ${writeQuantity(place.altitude, 'm')} above ` +
         `sea level: ${power(motor.power * place.motorDerating)} is left of its rating`,
       'cooler, lower',
+    ),
+    line(
+      'Delivery',
+      motor.stock ? stockText(motor.stock) : 'ask when: a motor in the plant beats a better one on the way',
+      'sooner',
     ),
     line(
       'Starts',

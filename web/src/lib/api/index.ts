@@ -92,7 +92,7 @@ export const removePhotograph = (id: string) => call<unknown>(`photographs/${id}
 export const listShelf = (plant: string) => call<unknown>(`plants/${plant}/shelf`);
 export const addToShelf = (plant: string, entry: object) =>
   call<unknown>(`plants/${plant}/shelf`, { method: 'POST', ...json(entry) });
-export const changeOnShelf = (id: string, version: number, change: { quantity?: number; place?: string }) =>
+export const changeOnShelf = (id: string, version: number, change: nameplate.ShelfChange) =>
   call<unknown>(`shelf/${id}`, { method: 'PATCH', match: String(version), ...json(change) });
 export const takeOffShelf = (id: string, version: number) =>
   call<unknown>(`shelf/${id}`, { method: 'DELETE', match: String(version) });

@@ -81,8 +81,8 @@ export class Desk {
     this.#solver.ask(this.case);
   }
 
-  /** Fetches the plant's own shelf, hands it to the solver and solves again. */
-  async bringShelf(plantId: string): Promise<void> {
+  /** Fetches the plant's own shelf, hands it to the solver with the position's tag and name, and solves again. */
+  async bringShelf(plantId: string, own: readonly string[]): Promise<void> {
     const answer = await listShelf(plantId);
     if (!answer.ok && answer.status === 0)
       this.message = 'The own shelf could not be fetched: the choice is made among the catalogue.';
@@ -90,7 +90,7 @@ export class Desk {
       this.shelf = 'there';
       return;
     }
-    await bringShelf(answer.value);
+    await bringShelf(answer.value, own);
     this.shelf = 'judged next';
     this.#solver.ask(this.case);
   }

@@ -12,6 +12,8 @@
   let name = $state('');
   let quantity = $state(1);
   let place = $state('');
+  let days = $state<number | null>(null);
+  let keptFor = $state('');
   let reading = $state.raw<nameplate.PlateText | null>(null);
   let errors = $state.raw<readonly { readonly path: string; readonly message: string }[]>([]);
   let message = $state('');
@@ -35,7 +37,14 @@
   async function save(event: SubmitEvent): Promise<void> {
     event.preventDefault();
     if (!reading) return;
-    const entry = { name: name.trim() || text.trim().slice(0, 60), plate: reading.plate, quantity, place };
+    const entry = {
+      name: name.trim() || text.trim().slice(0, 60),
+      plate: reading.plate,
+      quantity,
+      place,
+      days,
+      keptFor,
+    };
     const answer = await addToShelf(plantId, entry);
     if (!answer.ok) {
       errors = answer.problem.errors ?? [];
@@ -43,8 +52,9 @@
       return;
     }
     const put = name.trim() || 'The motor';
-    text = name = place = '';
+    text = name = place = keptFor = '';
     quantity = 1;
+    days = null;
     errors = [];
     message = '';
     added(put);
@@ -92,6 +102,23 @@
       maxlength="200"
       bind:value={place}
       placeholder="Store 2, rack B"
+    /></label
+  >
+  <label
+    ><span class="text-[13px] font-medium text-quiet">Days until it is here, where it is quoted</span><input
+      class="field"
+      type="number"
+      min="0"
+      max="3650"
+      bind:value={days}
+    /></label
+  >
+  <label
+    ><span class="text-[13px] font-medium text-quiet">Spare for which position</span><input
+      class="field"
+      maxlength="200"
+      bind:value={keptFor}
+      placeholder="its tag or name"
     /></label
   >
   <div class="sm:col-span-3">

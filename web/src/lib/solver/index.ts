@@ -23,12 +23,12 @@ function solver(of: 'typing' | 'aside' = 'typing'): Remote<Solver> {
   return known;
 }
 
-let shelf: readonly nameplate.ShelfEntry[] = [];
+let shelf: Parameters<Solver['shelf']> = [[], []];
 
-/** Hands the own shelf's motors to the worker. */
-export async function bringShelf(entries: readonly nameplate.ShelfEntry[]): Promise<void> {
-  shelf = entries;
-  await solver().shelf(entries);
+/** Hands the own shelf's motors to the worker, with the names of the position that asks. */
+export async function bringShelf(entries: readonly nameplate.ShelfEntry[], own: readonly string[]): Promise<void> {
+  shelf = [entries, own];
+  await solver().shelf(...shelf);
 }
 
 /** Reads a block of text from a plate, in the worker. */
@@ -55,7 +55,7 @@ export const operatingPoint = (voltage: number, frequency: number, load: number)
 
 /** What would change the first choice of a draft; aside, so that typing goes on. */
 export async function wouldChange(draft: unknown): Promise<readonly Change[]> {
-  await solver('aside').shelf(shelf);
+  await solver('aside').shelf(...shelf);
   return solver('aside').changes(draft);
 }
 

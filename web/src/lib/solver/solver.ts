@@ -42,12 +42,14 @@ export interface RowsAnswer {
 const toldWhileTyping = 12;
 
 let shelf: readonly nameplate.ShelfEntry[] = [];
+let ownNames: readonly string[] = [];
 const shelfMotors = new Map<string, readonly Motor[]>();
 let screening: Screening | null = null;
 let starting: Starting | null = null;
 
 function motorsFor(practice: 'north-america' | 'iec'): readonly Motor[] {
-  const motors = shelfMotors.get(practice) ?? nameplate.shelfMotors(shelf, practice).motors;
+  const motors =
+    shelfMotors.get(practice) ?? nameplate.spareOf(nameplate.shelfMotors(shelf, practice).motors, ownNames);
   shelfMotors.set(practice, motors);
   return motors;
 }
@@ -63,9 +65,10 @@ export const solver = {
     starting = solved.starting;
     return { result: solved.result, errors };
   },
-  /** The motors of the own shelf, judged from now on beside the catalogue's. */
-  shelf(entries: readonly nameplate.ShelfEntry[]): void {
+  /** The motors of the own shelf, judged beside the catalogue's, and the names of the position that asks. */
+  shelf(entries: readonly nameplate.ShelfEntry[], own: readonly string[]): void {
     shelf = entries;
+    ownNames = own;
     shelfMotors.clear();
   },
   /** A stretch of all motors as the newest draft judged them. */

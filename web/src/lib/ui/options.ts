@@ -4,6 +4,7 @@ import {
   dirts,
   driveHousings,
   driveLocations,
+  errands,
   houseRules,
   machines as machineWords,
   methodNames,
@@ -34,6 +35,14 @@ const said = <const W extends string>(words: readonly W[], names: Readonly<Recor
 /** Inside a sentence a method is no heading. */
 const lower = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
 
+export const errandWords = said(errands, {
+  failed: 'a motor failed: what to buy',
+  new: 'a new machine',
+  overloaded: 'a motor runs hot or trips',
+  wasteful: 'it runs, but wastes energy',
+  read: 'only to read a plate',
+  control: 'a starter or drive for the motor that is there',
+});
 export const practices = said(practiceIds, { 'north-america': 'North America', iec: 'IEC' });
 /** A legible plate is what is taken where nothing is said. */
 export const conditions = plain(plateConditions.filter((c) => c !== 'legible'));

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { nameplate } from '@pilgrim/core';
   import { changeOnShelf, shelfAsCsv, takeOffShelf } from '$lib/api';
   import { goto, invalidateAll } from '$app/navigation';
   import { resolve } from '$app/paths';
@@ -21,7 +22,7 @@
     message = text;
     await invalidateAll();
   }
-  async function put(id: string, name: string, change: { quantity?: number; place?: string }): Promise<void> {
+  async function put(id: string, name: string, change: nameplate.ShelfChange): Promise<void> {
     const answer = await changeOnShelf(id, plant?.shelfVersion ?? 0, change);
     if (answer.ok) await changed(`${name} was changed.`);
     else if (answer.status === 412) await changed('Somebody changed the shelf in between; it was read again.');
@@ -103,9 +104,8 @@
           <thead>
             <tr
               ><th>Motor</th><th>Power</th><th>Voltage</th><th>Current</th><th>Speed</th><th>Frame</th><th>Enclosure</th
-              ><th class="n">How many</th><th>Where</th><th>Taken as usual</th><th
-                ><span class="sr-only">Remove</span></th
-              ></tr
+              ><th class="n">How many</th><th>Where</th><th class="n">Days</th><th>Spare for</th><th>Taken as usual</th
+              ><th><span class="sr-only">Remove</span></th></tr
             >
           </thead>
           <tbody>
@@ -130,6 +130,28 @@
                     aria-label="Where {m.name} lies"
                     value={m.place}
                     onchange={(e) => void put(m.id, m.name, { place: e.currentTarget.value })}
+                  /></td
+                >
+                <td class="n"
+                  ><input
+                    class="field w-20 text-right"
+                    type="number"
+                    min="0"
+                    aria-label="Days until {m.name} is here, where it is quoted"
+                    value={m.days}
+                    onchange={(e) => {
+                      const days = e.currentTarget.valueAsNumber;
+                      void put(m.id, m.name, { days: Number.isNaN(days) ? null : days });
+                    }}
+                  /></td
+                >
+                <td
+                  ><input
+                    class="field min-w-24"
+                    aria-label="Position whose spare {m.name} is"
+                    placeholder="none"
+                    value={m.keptFor}
+                    onchange={(e) => void put(m.id, m.name, { keptFor: e.currentTarget.value })}
                   /></td
                 >
                 <td class="text-quiet">{m.assumed}</td>

@@ -16,15 +16,21 @@ const plateText = z.custom<NonNullable<CaseText['plate']>>((value) => typeof val
   error: 'must be a plate',
 });
 const quantity = z.int({ error: 'write a whole number, zero or more' }).min(0).max(1_000_000);
+const days = z.int({ error: 'write a whole number of days, or nothing' }).min(0).max(3650).nullable();
+const shelfText = z.string().trim().max(200);
 export const newShelfMotor = z.strictObject({
   name: name(200),
   plate: plateText,
   quantity: quantity.default(1),
-  place: z.string().trim().max(200).default(''),
+  place: shelfText.default(''),
+  days: days.default(null),
+  keptFor: shelfText.default(''),
   price: z.number().min(0).max(1e9).nullable().default(null),
 });
 export const shelfChange = z.strictObject({
   quantity: quantity.optional(),
-  place: z.string().trim().max(200).optional(),
+  place: shelfText.optional(),
+  days: days.optional(),
+  keptFor: shelfText.optional(),
 });
 export const listMapping = z.partialRecord(z.enum(nameplate.listColumns.map((c) => c.key)), z.int().min(0).max(1000));

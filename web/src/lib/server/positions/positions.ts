@@ -194,7 +194,7 @@ export async function saveRevision(
   given: NewRevision,
 ): Promise<Saved> {
   const plant = await plantOfStudy(sql, studyId);
-  const shelf = plant ? await motorsOf(sql, plant, given.read.practice) : [];
+  const shelf = plant ? await motorsOf(sql, plant, given.read.practice, plant.own) : [];
   const result = solve(given.read, shelf);
   return sql.begin(async (tx): Promise<Saved> => {
     const [study] = await tx<{ head: string | null }[]>`select head from studies where id = ${studyId} for update`;

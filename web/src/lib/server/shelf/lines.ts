@@ -12,6 +12,8 @@ export interface ShelfLine {
   readonly enclosure: string;
   readonly quantity: number;
   readonly place: string;
+  readonly days: number | null;
+  readonly keptFor: string;
   /** What its plate does not say, in words. */
   readonly assumed: string;
   /** All of it in lower case, to find it by. */
@@ -21,7 +23,7 @@ export interface ShelfLine {
 /** Lines of the shelf's table, with what judging takes as usual where a plate is silent. */
 export function shelfLines(entries: readonly nameplate.ShelfEntry[]): ShelfLine[] {
   const made = new Map(nameplate.shelfMotors(entries, 'iec').motors.map((m) => [m.id, m]));
-  return entries.map(({ id, name, plate, quantity, place }) => {
+  return entries.map(({ id, name, plate, quantity, place, days, keptFor }) => {
     const line = {
       id,
       name,
@@ -33,6 +35,8 @@ export function shelfLines(entries: readonly nameplate.ShelfEntry[]): ShelfLine[
       enclosure: [plate.enclosure, plate.protection].filter((x) => x !== undefined).join(' '),
       quantity,
       place,
+      days,
+      keptFor,
       assumed: (made.get(id)?.stock?.assumed ?? [])
         .map((key) => key.replace(/([A-Z])/g, ' $1').toLowerCase())
         .join(', '),

@@ -24,10 +24,13 @@ export async function findPlant(sql: Runner, id: string): Promise<Plant | undefi
   return row;
 }
 
-/** The plant a study belongs to. */
-export async function plantOfStudy(sql: Runner, studyId: string): Promise<Plant | undefined> {
-  const [row] = await sql<Plant[]>`
-    select pl.id, pl.name, pl.shelf_version as "shelfVersion"
+/** The plant a study belongs to, and its position's tag and name. */
+export async function plantOfStudy(
+  sql: Runner,
+  studyId: string,
+): Promise<(Plant & { readonly own: readonly string[] }) | undefined> {
+  const [row] = await sql<(Plant & { own: string[] })[]>`
+    select pl.id, pl.name, pl.shelf_version as "shelfVersion", array[p.tag, p.name] as own
     from studies s join positions p on p.id = s.position_id join areas a on a.id = p.area_id
     join plants pl on pl.id = a.plant_id
     where s.id = ${studyId}`;
@@ -36,7 +39,8 @@ export async function plantOfStudy(sql: Runner, studyId: string): Promise<Plant 
 
 export async function shelfOf(sql: Runner, plantId: string): Promise<ShelfEntry[]> {
   return sql<ShelfEntry[]>`
-    select id, name, plate, quantity, place, price from shelf_motors where plant_id = ${plantId} order by name, id`;
+    select id, name, plate, quantity, place, days, kept_for as "keptFor", price
+    from shelf_motors where plant_id = ${plantId} order by name, id`;
 }
 
 /** Puts motors on a plant's shelf, all or none. Refused where the shelf would grow beyond its limit. */
@@ -65,6 +69,8 @@ export async function addToShelf(
         plate: tx.json(plain(e.plate)),
         quantity: e.quantity,
         place: e.place,
+        days: e.days,
+        kept_for: e.keptFor,
         price: e.price,
       }));
       await tx`insert into shelf_motors ${tx(rows)}`;
@@ -82,7 +88,7 @@ export const changeOnShelf = (
   sql: Sql,
   id: string,
   version: number,
-  change: { readonly quantity?: number; readonly place?: string },
+  change: nameplate.ShelfChange,
 ): Promise<ShelfWrite> =>
   writeOn(
     sql,
@@ -90,7 +96,8 @@ export const changeOnShelf = (
     version,
     (tx) =>
       tx`update shelf_motors set quantity = coalesce(${change.quantity ?? null}, quantity),
-        place = coalesce(${change.place ?? null}, place) where id = ${id}`,
+        place = coalesce(${change.place ?? null}, place), kept_for = coalesce(${change.keptFor ?? null}, kept_for),
+        days = ${change.days === undefined ? tx`days` : change.days} where id = ${id}`,
   );
 
 export const takeOffShelf = (sql: Sql, id: string, version: number): Promise<ShelfWrite> =>
@@ -119,14 +126,19 @@ const changed = (tx: TransactionSql, plantId: string) =>
 
 const made = new Map<string, { readonly version: number; readonly motors: readonly Motor[] }>();
 
-/** A plant's shelf as motors to judge; made once for each version of the shelf. */
-export async function motorsOf(sql: Runner, plant: Plant, practice: PracticeId): Promise<readonly Motor[]> {
+/** A plant's shelf as motors to judge at a position of these names; made once for each version of the shelf. */
+export async function motorsOf(
+  sql: Runner,
+  plant: Plant,
+  practice: PracticeId,
+  own: readonly string[],
+): Promise<readonly Motor[]> {
   const key = `${plant.id} ${practice}`;
   const known = made.get(key);
-  if (known?.version === plant.shelfVersion) return known.motors;
+  if (known?.version === plant.shelfVersion) return nameplate.spareOf(known.motors, own);
   const { motors } = nameplate.shelfMotors(await shelfOf(sql, plant.id), practice);
   made.set(key, { version: plant.shelfVersion, motors });
-  return motors;
+  return nameplate.spareOf(motors, own);
 }
 
 const plain = (value: ShelfEntry['plate']): JSONValue => JSON.parse(JSON.stringify(value));

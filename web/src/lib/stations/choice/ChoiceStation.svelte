@@ -19,6 +19,12 @@
   import { fieldName, words } from '$lib/ui/names';
   import { methods, rankings } from '$lib/ui/options';
 
+  const optionWords = {
+    keep: 'keep all',
+    drive: 'a drive on the old motor',
+    replace: 'another motor',
+    'replace-drive': 'another motor on a drive',
+  } as const;
   const desk = useDesk();
   const goto = useGoto();
   const result = $derived(desk().result);
@@ -32,7 +38,12 @@
   const oversize = $derived(result?.findings.find((f) => f.id === 'choice.oversize'));
   let shown = $state<string | null>(null);
   const pinned = $derived(
-    desk().value('motor.catalogue') ?? (desk().value('motor.plate') ? 'a motor by its plate' : undefined),
+    desk().value('motor.catalogue') ??
+      (desk().value('motor.plate')
+        ? 'a motor by its plate'
+        : desk().value('motor.existing')
+          ? 'the motor that is there'
+          : undefined),
   );
   let compared = $state<string[]>([]);
 
@@ -91,6 +102,24 @@
       ]}
     />
   </Group>
+  {#if choice.options}
+    <Group title="Keep, drive or replace">
+      <table class="dense" data-testid="options">
+        <caption class="sr-only">What may be kept and what bought</caption>
+        <thead><tr><th>What</th><th>Motor</th><th>How</th><th class="n">Life-cycle cost</th><th>Verdict</th></tr></thead
+        >
+        <tbody>
+          {#each choice.options as o (o.kind)}
+            <tr>
+              <th scope="row" class="text-left font-medium">{optionWords[o.kind]}</th><td>{o.motor.name}</td>
+              <td>{words(o.method)}</td><td class="n">{o.lifeCycle.toLocaleString('en')}</td>
+              <td><Mark state={o.outcome} /> {o.text}</td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    </Group>
+  {/if}
   <ChoicePicture />
   <Group title="What would change it"><WhatIf /></Group>
   <BuyingSpecification />

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Candidate } from '@pilgrim/core';
+  import { stockText, type Candidate } from '@pilgrim/core';
   import { words } from '$lib/ui/names';
   import { useDesk } from '$lib/desk/desk.svelte';
   import { explained } from '$lib/solver';
@@ -33,10 +33,7 @@
     ['Drive or starter', (c) => `${c.control.name}${c.control.ratedCurrent ? `, ${c.control.ratedCurrent} A` : ''}`],
     ['Price index', (c) => c.cost.priceIndex.toLocaleString('en')],
     ['Life-cycle cost', (c) => c.cost.lifeCycle.toLocaleString('en')],
-    [
-      'Own shelf',
-      (c) => (c.motor.stock ? `${c.motor.stock.quantity} at ${c.motor.stock.place || 'place not said'}` : '—'),
-    ],
+    ['Own shelf', (c) => (c.motor.stock ? stockText(c.motor.stock) : '—')],
   ];
   const asked = $derived([...new Set(list.flatMap((c) => c.verdicts.map((v) => v.requirement)))]);
   const differs = (of: (c: Candidate) => string): boolean => new Set(list.map(of)).size > 1;

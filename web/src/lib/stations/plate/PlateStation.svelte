@@ -2,6 +2,7 @@
   import type { nameplate } from '@pilgrim/core';
   import { page } from '$app/state';
   import ChoiceField from '$lib/ui/ChoiceField.svelte';
+  import Errand from './Errand.svelte';
   import Doubts from './Doubts.svelte';
   import Facts from '$lib/ui/Facts.svelte';
   import FailureHistory from './FailureHistory.svelte';
@@ -22,6 +23,7 @@
   const measured = $derived(unread || desk().value('measured') !== undefined);
 </script>
 
+<Errand />
 <Group
   title="The motor that is there"
   note="Copy the plate line by line, paste its text, or lay a photograph beside it. Groups as stamped: a slash between connections, a hyphen between usable voltages."

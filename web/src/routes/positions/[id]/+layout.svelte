@@ -25,13 +25,13 @@
   $effect(() => {
     if (desk.studyId === data.position.studyId) return;
     desk = untrack(deskOf);
-    void desk.wake().then(() => desk.bringShelf(data.position.plantId));
+    void desk.wake().then(() => desk.bringShelf(data.position.plantId, [data.position.tag, data.position.name]));
   });
 
   /** Moves the cursor to a field, on whichever station it stands. */
   async function goto(path: string): Promise<void> {
     const there = stationOfField(path);
-    if (there !== station) await visit(there);
+    if (there !== station && !document.querySelector(`main [data-path="${path}"]`)) await visit(there);
     await tick();
     const fields = [...document.querySelectorAll<HTMLElement>('[data-path]')];
     const target =
@@ -50,7 +50,7 @@
     navigate(resolve('/positions/[id]/[station]', { id: data.position.id, station: to }), { noScroll: true });
 
   onMount(() => {
-    void desk.wake().then(() => desk.bringShelf(data.position.plantId));
+    void desk.wake().then(() => desk.bringShelf(data.position.plantId, [data.position.tag, data.position.name]));
     const stationKeys = Object.fromEntries(
       stationIds.map((id, i) => [
         `Alt+Digit${(i + 1) % 10}`,

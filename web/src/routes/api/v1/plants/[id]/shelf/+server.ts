@@ -16,7 +16,7 @@ export const GET = ({ params, request }) =>
     if (request.headers.get('if-none-match') === etag) return new Response(null, { status: 304, headers: { etag } });
     const entries = await shelfOf(sql, plant.id);
     if (!/text\/csv/.test(request.headers.get('accept') ?? '')) return jsonResponse(entries, 200, { etag });
-    const own = new Set(['name', 'quantity', 'place', 'price']);
+    const own = new Set<string>(nameplate.listColumns.filter((c) => c.kind === 'own').map((c) => c.key));
     const rows = entries.map((e) =>
       nameplate.listColumns.map(({ key }) => {
         const value: unknown = Reflect.get(own.has(key) ? e : e.plate, key);

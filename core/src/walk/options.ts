@@ -1,0 +1,55 @@
+import type { Motor } from '../catalogue';
+import type { Choice } from '../case';
+import { explain, findFirst, judge } from '../judge';
+import { comparedMethods, type Method } from '../contract';
+import { motorOfPlate } from '../nameplate';
+import type { Needs, Walk } from '../needs';
+
+type Option = NonNullable<Choice['options']>[number];
+type Kind = Option['kind'];
+
+const withoutDrive = comparedMethods.filter((m) => m !== 'drive');
+
+/**
+ * What may be done with a wasteful motor: keep all, a drive on it, another motor, another motor on a drive. Each is
+ * judged as it would run, whatever was said of the speed: at full speed with the present control, or along the profile.
+ */
+export function optionsOf({ input, practice }: Walk, needs: Needs, motors: readonly Motor[]): Option[] {
+  const made = input.plate && motorOfPlate(input.plate, practice, { id: 'existing' });
+  const old = made?.ok ? [made.motor] : [];
+  const least = needs.speed.rows.reduce((a, { hours, flow }) => (hours > 0 ? Math.min(a, flow) : a), 1);
+  const fixed: Needs = { ...needs, speed: { ...needs.speed, variable: false } };
+  const variable: Needs = {
+    ...needs,
+    speed: needs.speed.variable ? needs.speed : { ...needs.speed, variable: true, min: Math.max(0.1, least), max: 1 },
+  };
+  return [
+    option('keep', fixed, old, withoutDrive),
+    option('drive', variable, old, ['drive']),
+    option('replace', fixed, motors, withoutDrive),
+    option('replace-drive', variable, motors, ['drive']),
+  ].flatMap((o) => o ?? []);
+}
+
+function option(kind: Kind, needs: Needs, motors: readonly Motor[], methods: readonly Method[]): Option | undefined {
+  if (motors.length === 0) return undefined;
+  const kept = kind === 'keep' || kind === 'drive';
+  const judged = judge(needs, motors, methods, kept);
+  findFirst(judged);
+  const entry = judged.order[0];
+  if (entry === undefined) return undefined;
+  const { motor, method, control, outcome, verdicts, cost } = explain(needs, judged, entry);
+  // What is there is not bought again: nothing where all stays, all but the motor where a drive is put on it.
+  const owned = kind === 'keep' ? cost.priceIndex : kept ? (judged.columns.priceIndex[0] ?? 0) : 0;
+  const lifeCycle = Math.round(cost.lifeCycle - owned);
+  const against = verdicts.find((v) => v.outcome === (outcome === 'fail' ? 'fail' : 'caution') && v.waived === null);
+  return {
+    kind,
+    motor,
+    method,
+    control,
+    outcome,
+    lifeCycle,
+    text: against?.text ?? 'Meets every requirement.',
+  };
+}

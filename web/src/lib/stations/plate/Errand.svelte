@@ -1,0 +1,49 @@
+<script lang="ts">
+  import { errandAsks, errands, type Errand } from '@pilgrim/core/vocabulary';
+  import { useDesk } from '$lib/desk/desk.svelte';
+  import { useGoto } from '$lib/desk/goto';
+  import ChoiceField from '$lib/ui/ChoiceField.svelte';
+  import Group from '$lib/ui/Group.svelte';
+  import { fieldName } from '$lib/ui/names';
+  import { errandWords } from '$lib/ui/options';
+  import type { Json } from '$lib/desk/paths';
+
+  /** What brings somebody here, and what is asked for it, in its order, with a way to each field. */
+  const desk = useDesk();
+  const goto = useGoto();
+  const errand = $derived(errands.find((e) => e === desk().value('errand')));
+  const asks = $derived(errand ? errandAsks[errand].map((path) => ({ path, given: isGiven(desk().value(path)) })) : []);
+  const left = $derived(asks.filter((a) => !a.given).length);
+
+  function isGiven(value: unknown): boolean {
+    if (Array.isArray(value)) return value.length > 0;
+    return value !== undefined && value !== null && value !== '';
+  }
+  /** A starter for the motor that is there is asked of that motor. */
+  function choose(value: Json | undefined): void {
+    desk().set('errand', value);
+    const control: Errand = 'control';
+    if (value === control && desk().value('motor') === undefined) desk().set('motor.existing', true);
+  }
+</script>
+
+<Group title="What brings you here">
+  <div class="grid items-start gap-3 sm:grid-cols-[16rem_1fr]">
+    <ChoiceField path="errand" label="Errand" options={errandWords} {choose} />
+    {#if errand}
+      <div data-testid="asked">
+        <p class="text-[13px] font-medium text-quiet">
+          {left === 0 ? 'All that is asked first is there' : `Asked first, ${left} of ${asks.length} still open`}
+        </p>
+        <ul class="flex flex-wrap gap-x-4">
+          {#each asks as a (a.path)}
+            <li>
+              <button type="button" class="link" onclick={() => goto(a.path)}>{fieldName(a.path)}</button>
+              <span class="text-quiet">{a.given ? 'given' : 'open'}</span>
+            </li>
+          {/each}
+        </ul>
+      </div>
+    {/if}
+  </div>
+</Group>
