@@ -533,6 +533,56 @@ describe('what can run tomorrow', () => {
   });
 });
 
+describe('for one candidate, worse conditions never better a verdict other than loading', () => {
+  const rank = { pass: 0, caution: 1, fail: 2 } as const;
+  /** A number with its unit, times so much. */
+  const times = (text: string | undefined, by: number): string | undefined =>
+    text?.replace(/^[\d.]+/, (n) => String(Number((Number(n) * by).toPrecision(6))));
+  const worse: Readonly<Record<string, (c: CaseText, by: number) => CaseText | undefined>> = {
+    load: (c, by) => {
+      const demand = c.load?.demand;
+      if (demand?.kind !== 'power' && demand?.kind !== 'torque') return undefined;
+      const more = demand.kind === 'power' ? { power: times(demand.power, by) } : { torque: times(demand.torque, by) };
+      return { ...c, load: { ...c.load, demand: { ...demand, ...more } } };
+    },
+    inertia: (c, by) => ({ ...c, load: { ...c.load, inertia: `${0.8 * by} kg.m2` } }),
+    cable: (c, by) => ({ ...c, place: { ...c.place, cable: { length: `${12 * by} m` } } }),
+    'a weaker source': (c, by) => {
+      const source = c.supply?.source;
+      if (source?.kind !== 'transformer') return undefined;
+      return { ...c, supply: { ...c.supply, source: { ...source, rating: times(source.rating, 1 / by) } } };
+    },
+  };
+  it.each(Object.keys(worse))('more %s', (what) => {
+    let compared = 0;
+    fc.assert(
+      fc.property(likelyCase, fc.double({ min: 1.05, max: 3, noNaN: true }), (likely, by) => {
+        const found = solved(likely);
+        const { choice } = found;
+        if (!choice || choice.basis !== 'load') return;
+        // Settings are stated: what is searched may find better ones under worse conditions.
+        const pinned: CaseText = { ...likely, motor: { catalogue: choice.motor.id }, method: choice.method };
+        const [own, more] = [worse[what]?.(pinned, 1), worse[what]?.(pinned, by)];
+        if (!own || !more) return;
+        const verdicts = (r: Result) => new Map((r.candidates[0]?.verdicts ?? []).map((v) => [v.requirement, v]));
+        const after = verdicts(solved(more));
+        for (const [id, before] of verdicts(solved(own))) {
+          // Nearness to the speed wanted has two sides, as the size has.
+          if (id === 'loading' || id === 'speed') continue;
+          const then = after.get(id);
+          if (then === undefined) continue;
+          expect(rank[then.outcome], `${id}: ${before.text} | ${then.text}`).toBeGreaterThanOrEqual(
+            rank[before.outcome],
+          );
+          compared++;
+        }
+      }),
+      { numRuns: 60, seed: 5 },
+    );
+    expect(compared).toBeGreaterThan(20);
+  });
+});
+
 describe('a wasteful motor: what may be kept and what bought', () => {
   const wasteful = (over: Over = {}): CaseText => ({
     ...fan(15, {

@@ -38,8 +38,10 @@ function beside(
     control,
     costsMore,
     text: [
-      `${say(motor)}: ${motor.name}, ${methodNames[method].toLowerCase()}, for ` +
-        `${Math.abs(costsMore).toLocaleString('en')} ${costsMore < 0 ? 'less' : 'more'} over ${needs.years} years.`,
+      `${say(motor)}: ${motor.name}, ${methodNames[method].toLowerCase()}, ` +
+        (costsMore === 0
+          ? 'at the same cost.'
+          : `for ${Math.abs(costsMore).toLocaleString('en')} ${costsMore < 0 ? 'less' : 'more'} over ${needs.years} years.`),
       ...open,
     ].join(' '),
   };

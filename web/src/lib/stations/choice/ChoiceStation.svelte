@@ -113,7 +113,7 @@
             <tr>
               <th scope="row" class="text-left font-medium">{optionWords[o.kind]}</th><td>{o.motor.name}</td>
               <td>{words(o.method)}</td><td class="n">{o.lifeCycle.toLocaleString('en')}</td>
-              <td><Mark state={o.outcome} /> {o.text}</td>
+              <td><span class="flex items-start gap-2"><Mark state={o.outcome} />{o.text}</span></td>
             </tr>
           {/each}
         </tbody>

@@ -17,7 +17,9 @@
 
   const desk = useDesk();
   const kind = $derived(desk().value('supply.source.kind'));
-  const start = $derived(desk().result?.start ?? null);
+  /** Not before the own shelf has been judged too: the motor that is started would change. */
+  const judging = $derived(desk().shelf !== 'there' && desk().result?.start);
+  const start = $derived(judging ? null : (desk().result?.start ?? null));
   const chosen = $derived(desk().result?.subject?.method ?? null);
   let looked = $state<Method | null>(null);
   const method = $derived(looked ?? chosen ?? start?.recommended?.method ?? null);
@@ -64,7 +66,9 @@
     <NumberField path="rules.maxDip" label="Largest dip (house rule)" placeholder="0.15" />
   </div>
 </Group>
-{#if start}
+{#if judging}
+  <Group title="Methods compared"><p class="text-quiet" role="status">Judging the own shelf too …</p></Group>
+{:else if start}
   <Group
     title="Methods compared"
     note="Each simulated on this load and this supply. Choose a line to look at it below."
