@@ -24,7 +24,9 @@ for (const text of fc.sample(likelyCase, { numRuns: count, seed })) {
   if (result.choice) runs.push(result.choice.runs);
   if (!screening) continue;
   const { needs } = screening;
-  const motors = motorsFor(needs.practice.id, []).filter((_, i) => i % every === 0);
+  const motors = motorsFor(needs.practice.id, [], { frequency: needs.supply.frequency, letters: [] }).filter(
+    (_, i) => i % every === 0,
+  );
   const pruned = judge(needs, motors, comparedMethods);
   findFirst(pruned);
   const whole = judgeWhole(needs, motors, comparedMethods);

@@ -126,16 +126,25 @@ describe('the generic catalogue', () => {
       expect(list.some((m) => m.inverterDuty && m.cooling === 'shaft-fan')).toBe(true);
     }
     expect(new Set(northAmerican.map((m) => m.voltageText))).toEqual(
-      new Set(['208-230/460 V', '460 V', '575 V', '200 V']),
+      new Set(['208-230/460 V', '460 V', '575 V', '200 V', '190/380 V', '380 V']),
     );
-    expect(new Set(underIec.map((m) => m.voltageText))).toEqual(new Set(['230/400 V', '400/690 V', '500 V']));
+    expect(new Set(underIec.map((m) => m.voltageText))).toEqual(
+      new Set(['230/400 V', '400/690 V', '500 V', '460 V', '220/380 V', '380/660 V']),
+    );
+    // Each at its own frequency: 60 Hz under IEC at 460 and 380 V, 50 Hz in North American frames at 190/380 V.
+    expect(new Set(underIec.filter((m) => m.frequency === 60).map((m) => m.voltageText))).toEqual(
+      new Set(['460 V', '220/380 V', '380/660 V']),
+    );
+    expect(new Set(northAmerican.filter((m) => m.frequency === 50).map((m) => m.voltageText))).toEqual(
+      new Set(['190/380 V', '380 V']),
+    );
   });
 
   it('current is within 15 % of the code’s table current (NFPA 70 Table 430.250) for at least 95 % of ratings', () => {
     const p = practiceById('north-america');
     let all = 0;
     const off = new Set<string>();
-    for (const m of northAmerican) {
+    for (const m of northAmerican.filter((x) => x.frequency === 60)) {
       for (const c of m.connections) {
         const table = p.tableCurrent(m.power, c.voltage, 0);
         if (!table) continue;

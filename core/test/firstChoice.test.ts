@@ -40,7 +40,9 @@ describe('the simulation decides, closed forms only prune', () => {
       const { screening } = read(text);
       if (!screening) continue;
       const { needs } = screening;
-      const motors = motorsFor(needs.practice.id, []).filter((_, i) => i % 40 === 0);
+      const motors = motorsFor(needs.practice.id, [], { frequency: needs.supply.frequency, letters: [] }).filter(
+        (_, i) => i % 40 === 0,
+      );
       const pruned = judge(needs, motors, comparedMethods);
       findFirst(pruned);
       const whole = judgeWhole(needs, motors, comparedMethods);

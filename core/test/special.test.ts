@@ -1,5 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { genericMotors, nameplate, practiceById, readCase, solve, type CaseText, type Result } from '@pilgrim/core';
+import {
+  genericMotors,
+  motorById,
+  nameplate,
+  practiceById,
+  readCase,
+  solve,
+  type CaseText,
+  type Result,
+} from '@pilgrim/core';
 import { conveyor, findingIds, solved } from './cases';
 
 const { lacking, specialParts } = nameplate;
@@ -41,7 +50,7 @@ const replacing = (frame: string, extra: Partial<CaseText> = {}): Result =>
   solved({ ...conveyor, plate: { ...plate, frame }, ...extra });
 
 describe('no choice is better than a motor that cannot be fitted', () => {
-  it.each(['256TZ', '256TC', '184JM', '215JP', '56C', '256TCZ'])('%s is not answered by a plain frame', (frame) => {
+  it.each(['256TZ', '256TCZ'])('%s is not made here, and not answered by a plain frame', (frame) => {
     const r = replacing(frame);
     expect(r.choice).toBeNull();
     expect(r.findings.find((f) => f.id === 'choice.impossible')).toMatchObject({
@@ -53,6 +62,33 @@ describe('no choice is better than a motor that cannot be fitted', () => {
       expect(c.outcome).toBe('fail');
       expect(c.verdicts.find((v) => v.requirement === 'interchange')?.outcome).toBe('fail');
     }
+  });
+  it.each(['256TC', '254TD', '215JP', '254JM'])(
+    '%s is ordered: the catalogue’s motor with that part, and its price',
+    (frame) => {
+      const r = replacing(frame, {
+        load: { ...conveyor.load, demand: { kind: 'power', power: '6 hp', speed: '70 rpm' } },
+      });
+      const part = /[A-Z]+$/.exec(frame)?.[0] ?? '';
+      expect(r.choice?.motor.frame).toMatch(new RegExp(`${part}$`));
+      expect(r.replacement?.lines.filter((l) => l.likeness === 'impossible')).toEqual([]);
+      const plain = motorById(r.choice?.motor.id.split('+')[0] ?? '');
+      const own = motorById(r.choice?.motor.id ?? '');
+      expect(own?.priceIndex).toBeGreaterThan(plain?.priceIndex ?? Infinity);
+      expect([own?.power, own?.speed, own?.efficiency]).toEqual([plain?.power, plain?.speed, plain?.efficiency]);
+    },
+  );
+  it('a pump face of another bolt circle is none: 143 to 184, 213 to 256, 284 and above', () => {
+    const of = (frame: string) => specialParts({ frame }, nema.frame(frame, 4));
+    expect(lacking(of('184JM'), of('143JM'))).toEqual([]);
+    expect(lacking(of('213JM'), of('256JM'))).toEqual([]);
+    expect(lacking(of('184JM'), of('213JM'))).toHaveLength(1);
+    expect(lacking(of('256JP'), of('284JP'))).toHaveLength(1);
+  });
+  it('a 56C face is no 256TC: the bolt circle is another', () => {
+    const r = replacing('56C');
+    expect(r.choice).toBeNull();
+    expect(findingIds(r)).toContain('choice.none');
   });
   it.each(['256T', '254U', '286TS', '256TY', '160L'])('%s is, though its base may need adapting', (frame) => {
     const r = replacing(frame);
@@ -68,7 +104,7 @@ describe('no choice is better than a motor that cannot be fitted', () => {
     expect(findingIds(r)).toContain('choice.waived');
   });
   it('one of the own shelf with the same face is chosen, and the comparison calls no line impossible', () => {
-    const reading = readCase({ ...conveyor, plate: { ...plate, frame: '256TC' } });
+    const reading = readCase({ ...conveyor, plate: { ...plate, frame: '256TC' }, rules: { ranking: 'shelf' } });
     if (!reading.ok) expect.fail('not a case');
     const base = genericMotors().find((m) => m.frame === '256T' && m.poles === 4 && m.enclosure === 'enclosed');
     if (!base) expect.fail('no such motor');

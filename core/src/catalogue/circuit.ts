@@ -53,7 +53,7 @@ export function motorOfCircuit(c: Circuit, practice: Practice, inertia: number |
     turndown: turndowns.usual,
     inverterDuty: false,
     pulseRating: 1000,
-    maxSpeed: c.poles === 2 ? synchronous : 1.25 * synchronous,
+    maxSpeed: practice.safeSpeed(power, c.poles).value,
     priceIndex: modelPrice(power, c.poles, 1),
   };
 }

@@ -1,3 +1,4 @@
+import { withParts } from './faced';
 import { genericMotors } from './generic';
 import type { Motor } from './motor';
 
@@ -44,4 +45,8 @@ export function motorColumns(motors: readonly Motor[] = genericMotors()): MotorC
 
 export const ratedTorque = (m: Motor): number => (60 * m.power) / (2 * Math.PI * m.speed);
 
-export const motorById = (id: string): Motor | undefined => genericMotors().find((m) => m.id === id);
+export function motorById(id: string): Motor | undefined {
+  const [plain, ...letters] = id.split('+');
+  const motor = genericMotors().find((m) => m.id === plain);
+  return motor && withParts(motor, letters);
+}

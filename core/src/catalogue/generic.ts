@@ -53,23 +53,67 @@ interface Series {
   readonly blower?: boolean;
   /** High starting torque: the tradition's design for loads that are hard to start. */
   readonly hard?: boolean;
-  readonly volts?: number;
-  /** Largest rating, in the practice's own unit. */
+  /** Wound for another supply than the usual one of its tradition. */
+  readonly winding?: (rating: number) => Winding;
+  /** Frequency where it is not the tradition's own, Hz. */
+  readonly hertz?: 50 | 60;
+  /** Smallest and largest rating, in the practice's own unit. */
+  readonly from?: number;
   readonly upTo?: number;
 }
+
+/** One voltage, three leads brought out in North America, six under IEC. */
+const at = (volts: number, leads: 3 | 6 = 3) => ({
+  winding: (): Winding => ({
+    text: `${volts} V`,
+    volts: [volts],
+    leads,
+    delta: leads === 6 ? volts : null,
+    onDrive: volts,
+  }),
+});
+/** The usual pair of 50 Hz in North American frames: nine leads to 100 hp, six above. */
+const at50 = {
+  hertz: 50,
+  from: 1,
+  winding: (rating: number): Winding =>
+    rating <= 100
+      ? { text: '190/380 V', volts: [190, 380], leads: 9, delta: null, onDrive: 380 }
+      : { text: '380 V', volts: [380], leads: 6, delta: 380, onDrive: 380 },
+} as const;
+/** Delta at the lower voltage, star at the upper. */
+const deltaStar = (low: number, high: number): Winding => ({
+  text: `${low}/${high} V`,
+  volts: [low, high],
+  leads: 6,
+  delta: low,
+  onDrive: low < 300 ? high : low,
+});
+/** 460 V at 60 Hz serves 440 to 480 V; 380 V at 60 Hz is wound apart. */
+const at60 = { hertz: 60, from: 0.75, ...at(460, 6) } as const;
+const at60low = {
+  hertz: 60,
+  from: 0.75,
+  winding: (rating: number): Winding => (rating < 4 ? deltaStar(220, 380) : deltaStar(380, 660)),
+} as const;
 
 const premium = { efficiencyClass: 'Premium', column: 'enclosed' } as const;
 const naSeries: readonly Series[] = [
   { key: 'odp', enclosure: 'open', enclosureText: 'ODP', ...premium, column: 'open', price: 0.85 },
-  { key: 'odp-575', enclosure: 'open', enclosureText: 'ODP', ...premium, column: 'open', price: 0.87, volts: 575 },
+  { key: 'odp-575', enclosure: 'open', enclosureText: 'ODP', ...premium, column: 'open', price: 0.87, ...at(575) },
   { key: 'tefc', enclosure: 'enclosed', enclosureText: 'TEFC', ...premium, price: 1 },
-  { key: 'tefc-575', enclosure: 'enclosed', enclosureText: 'TEFC', ...premium, price: 1.02, volts: 575 },
-  { key: 'tefc-200', enclosure: 'enclosed', enclosureText: 'TEFC', ...premium, price: 1.03, volts: 200, upTo: 150 },
+  { key: 'tefc-575', enclosure: 'enclosed', enclosureText: 'TEFC', ...premium, price: 1.02, ...at(575) },
+  { key: 'tefc-200', enclosure: 'enclosed', enclosureText: 'TEFC', ...premium, price: 1.03, ...at(200), upTo: 150 },
   { key: 'tefc-c', enclosure: 'enclosed', enclosureText: 'TEFC', ...premium, price: 1.12, hard: true, upTo: 200 },
   { key: 'tefc-inv', enclosure: 'enclosed', enclosureText: 'TEFC inverter duty', ...premium, price: 1.18, inverterDuty: true },
   { key: 'tebc', enclosure: 'enclosed', enclosureText: 'TEBC inverter duty', ...premium, price: 1.55, inverterDuty: true, blower: true },
   { key: 'severe', enclosure: 'severe-duty', enclosureText: 'TEFC severe duty', ...premium, price: 1.25 },
   { key: 'wash', enclosure: 'washdown', enclosureText: 'TEFC washdown', ...premium, price: 1.9, inverterDuty: true, upTo: 20 },
+  { key: 'odp-50', enclosure: 'open', enclosureText: 'ODP', ...premium, column: 'open', price: 0.95, ...at50 },
+  { key: 'tefc-50', enclosure: 'enclosed', enclosureText: 'TEFC', ...premium, price: 1.1, ...at50 },
+  { key: 'inv-50', enclosure: 'enclosed', enclosureText: 'TEFC inverter duty', ...premium, price: 1.28, inverterDuty: true, ...at50 },
+  { key: 'severe-50', enclosure: 'severe-duty', enclosureText: 'TEFC severe duty', ...premium, price: 1.35, ...at50 },
+  { key: 'wash-50', enclosure: 'washdown', enclosureText: 'TEFC washdown', ...premium, price: 2, inverterDuty: true, upTo: 20, ...at50 },
 ]; // prettier-ignore
 
 const ie3 = { efficiencyClass: 'IE3', column: 'IE3' } as const;
@@ -79,11 +123,18 @@ const iecSeries: readonly Series[] = [
   { key: 'ip55-ie3', enclosure: 'enclosed', enclosureText: 'IP55', ...ie3, price: 1 },
   { key: 'ip55-ie4', enclosure: 'enclosed', enclosureText: 'IP55', ...ie4, price: 1.16 },
   { key: 'ip55-h', enclosure: 'enclosed', enclosureText: 'IP55', ...ie3, price: 1.1, hard: true, upTo: 160 },
-  { key: 'ip55-500', enclosure: 'enclosed', enclosureText: 'IP55', ...ie3, price: 1.03, volts: 500 },
+  { key: 'ip55-500', enclosure: 'enclosed', enclosureText: 'IP55', ...ie3, price: 1.03, ...at(500, 6) },
   { key: 'ip55-inv', enclosure: 'enclosed', enclosureText: 'IP55 inverter duty', ...ie3, price: 1.18, inverterDuty: true },
   { key: 'ic416', enclosure: 'enclosed', enclosureText: 'IP55 IC416 inverter duty', ...ie3, price: 1.5, inverterDuty: true, blower: true },
   { key: 'ip56', enclosure: 'severe-duty', enclosureText: 'IP56 severe duty', ...ie3, price: 1.22 },
   { key: 'ip66', enclosure: 'washdown', enclosureText: 'IP66 washdown', ...ie3, price: 1.7, inverterDuty: true, upTo: 15 },
+  { key: 'ip55-230', enclosure: 'enclosed', enclosureText: 'IP55', ...ie3, price: 1.04, from: 4, upTo: 45, winding: () => deltaStar(230, 400) },
+  { key: 'ip55-60', enclosure: 'enclosed', enclosureText: 'IP55', ...ie3, price: 1.05, ...at60 },
+  { key: 'ip55-60-380', enclosure: 'enclosed', enclosureText: 'IP55', ...ie3, price: 1.07, ...at60low },
+  { key: 'ip55-60-h', enclosure: 'enclosed', enclosureText: 'IP55', ...ie3, price: 1.16, hard: true, upTo: 160, ...at60 },
+  { key: 'inv-60', enclosure: 'enclosed', enclosureText: 'IP55 inverter duty', ...ie3, price: 1.24, inverterDuty: true, ...at60 },
+  { key: 'ip56-60', enclosure: 'severe-duty', enclosureText: 'IP56 severe duty', ...ie3, price: 1.28, ...at60 },
+  { key: 'ip66-60', enclosure: 'washdown', enclosureText: 'IP66 washdown', ...ie3, price: 1.78, inverterDuty: true, upTo: 15, ...at60 },
 ]; // prettier-ignore
 
 /** What one tradition brings to its motors. */
@@ -102,7 +153,9 @@ interface Tradition {
   readonly serviceFactor: number;
   readonly design: string;
   readonly hardDesign: string;
-  windingOf(rating: number, series: Series): Winding;
+  windingOf(rating: number): Winding;
+  /** Efficiency in % at its other frequency, by the table that is used there; undefined where it has none. */
+  efficiencyElsewhere(rating: number, poles: Poles): number | undefined;
 }
 
 const northAmerican: Tradition = {
@@ -126,11 +179,22 @@ const northAmerican: Tradition = {
   serviceFactor: 1.15,
   design: 'B',
   hardDesign: 'C',
-  windingOf(rating, { volts }) {
-    if (volts) return { text: `${volts} V`, volts: [volts], leads: 3, delta: null, onDrive: volts };
+  windingOf(rating) {
     return rating <= 100
       ? { text: '208-230/460 V', volts: [208, 230, 460], leads: 9, delta: null, onDrive: 460 }
       : { text: '460 V', volts: [460], leads: 6, delta: 460, onDrive: 460 };
+  },
+  // At 50 Hz premium is near IE3 (from memory), stamped by the nominal values of NEMA MG 1, Table 12-10.
+  efficiencyElsewhere(rating, poles) {
+    const ie3 = byTable(
+      iecTables.efficiencies,
+      iecTables.eightPoleEfficiencies,
+      'IE3',
+      (rating * horsepower) / 1000,
+      poles,
+    );
+    if (ie3 === undefined) return undefined;
+    return naTables.efficiencyBands.rows.reduce((a, [n]) => (n <= ie3 + 0.01 ? Math.max(a, n) : a), 0);
   },
 };
 
@@ -153,12 +217,10 @@ const underIec: Tradition = {
   serviceFactor: 1,
   design: 'N',
   hardDesign: 'H',
-  windingOf(rating, { volts }) {
-    if (volts) return { text: `${volts} V`, volts: [volts], leads: 6, delta: volts, onDrive: volts };
-    return rating < 4
-      ? { text: '230/400 V', volts: [230, 400], leads: 6, delta: 230, onDrive: 400 }
-      : { text: '400/690 V', volts: [400, 690], leads: 6, delta: 400, onDrive: 400 };
-  },
+  windingOf: (rating) => (rating < 4 ? deltaStar(230, 400) : deltaStar(400, 690)),
+  // At 60 Hz the classes of IEC have the values of the North American tables (IEC 60034-30-1, from memory).
+  efficiencyElsewhere: (rating, poles) =>
+    byTable(naTables.premiumEfficiency, naTables.eightPoleEfficiency, 'enclosed', (rating * 1000) / horsepower, poles),
 };
 
 interface Winding {
@@ -170,6 +232,16 @@ interface Winding {
   readonly onDrive: number;
 }
 
+/** By the rating of another tradition's table that is nearest: a few watts more or less are one size. */
+function byTable(few: Table, eightPole: Table, column: string, rating: number, poles: Poles): number | undefined {
+  const of = poles === 8 ? eightPole : few;
+  const row = of.rows.reduce<Row | undefined>(
+    (a, b) => (a && Math.abs(a[0] - rating) <= Math.abs(b[0] - rating) ? a : b),
+    undefined,
+  );
+  return row && cell(of, row, poles === 8 ? column : `${column} ${poles}`);
+}
+
 const poleNumbers = [2, 4, 6, 8] as const;
 type Poles = (typeof poleNumbers)[number];
 
@@ -178,7 +250,7 @@ function build(tradition: Tradition): Motor[] {
   for (const series of tradition.series) {
     for (const row of tradition.efficiencies.rows) {
       const rating = row[0];
-      if (rating > (series.upTo ?? Infinity)) continue;
+      if (rating > (series.upTo ?? Infinity) || rating < (series.from ?? 0)) continue;
       for (const poles of poleNumbers) {
         // The design for hard starts is not made with two poles.
         if (series.hard && poles === 2) continue;
@@ -192,6 +264,7 @@ function build(tradition: Tradition): Motor[] {
 
 function efficiencyOf(tradition: Tradition, series: Series, row: Row, poles: Poles): number | undefined {
   const { efficiencies, eightPole } = tradition;
+  if (series.hertz) return tradition.efficiencyElsewhere(row[0], poles);
   if (poles < 8) return cell(efficiencies, row, `${series.column} ${poles}`);
   return cell(eightPole, ofRating(eightPole, row[0]), series.column);
 }
@@ -212,9 +285,10 @@ const fractions: Readonly<Record<number, string>> = { 0.5: '1/2', 0.75: '3/4' };
 
 function motor(tradition: Tradition, series: Series, rating: number, poles: Poles, efficiency: number): Motor {
   const { practice, speedStep: step } = tradition;
-  const winding = tradition.windingOf(rating, series);
+  const winding = series.winding?.(rating) ?? tradition.windingOf(rating);
+  const frequency = series.hertz ?? practice.frequency;
   const power = rating * tradition.unit;
-  const synchronous = (120 * practice.frequency) / poles;
+  const synchronous = (120 * frequency) / poles;
   const speed = Math.min(synchronous - step, Math.round((synchronous * (1 - usualSlip(efficiency))) / step) * step);
   const powerFactor = modelPowerFactor(practice.id, power, poles);
   const connections = winding.volts.map((voltage): Connection => {
@@ -240,7 +314,7 @@ function motor(tradition: Tradition, series: Series, rating: number, poles: Pole
   };
   const lockedRotorCurrent = modelLockedRotorCurrent(practice.lockedRotorCurrent(power, top).value, rated);
   const leastBreakdown = hard?.breakdownTorque ?? practice.breakdownTorque(power, poles).value;
-  const special = series.hard ? ` design ${letter}` : '';
+  const special = (series.hard ? ` design ${letter}` : '') + (series.hertz ? `, ${series.hertz} Hz` : '');
   return {
     id: `${tradition.key}-${series.key}-${String(rating).replace('.', '_')}${unitText}-${poles}p`,
     name: `${ratingText} ${unitText} ${poles}-pole ${series.enclosureText} ${series.efficiencyClass}${special}`,
@@ -248,7 +322,7 @@ function motor(tradition: Tradition, series: Series, rating: number, poles: Pole
     power,
     powerText: `${ratingText} ${unitText}`,
     poles,
-    frequency: practice.frequency,
+    frequency,
     speed,
     voltageText: winding.text,
     connections,
@@ -272,11 +346,11 @@ function motor(tradition: Tradition, series: Series, rating: number, poles: Pole
     breakdownTorque: modelBreakdownTorque(leastBreakdown, lockedRotorCurrent, series.hard === true, rated),
     inertia: modelInertia(power, synchronous),
     mass: modelMass(power, poles, series.enclosure, construction),
-    sound: modelSound(heightOf(frame, practice.frameSystem, power), poles, practice.frequency, cooling),
+    sound: modelSound(heightOf(frame, practice.frameSystem, power), poles, frequency, cooling),
     turndown: series.blower ? turndowns.blower : inverterDuty ? turndowns.inverter : turndowns.usual,
     inverterDuty,
     pulseRating: inverterDuty ? 3.1 * winding.onDrive : 1000,
-    maxSpeed: poles === 2 ? synchronous : 1.25 * synchronous,
+    maxSpeed: practice.safeSpeed(power, poles).value,
     priceIndex: modelPrice(power, poles, series.price),
   };
 }

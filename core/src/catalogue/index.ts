@@ -1,5 +1,6 @@
 export * from './motor';
 export * from './generic';
+export * from './faced';
 export * from './models';
 export * from './circuit';
 export * from './columns';

@@ -77,7 +77,11 @@ const keptBuild = kept((practice, motors): BuildColumns => ({
   sound: floats(motors, (m) => m.sound),
   floor: floats(
     motors,
-    (m) => practice.efficiencyFloor(m.power, m.poles, newestYear, m.enclosure === 'open')?.efficiency,
+    // A floor is tabled at one frequency and asks motors made for it.
+    (m) =>
+      m.frequency === (practice.efficiencyTabledAt ?? m.frequency)
+        ? practice.efficiencyFloor(m.power, m.poles, newestYear, m.enclosure === 'open')?.efficiency
+        : undefined,
   ),
   leastSheave: floats(motors, (m) => (m.frame === null ? undefined : practice.leastSheave(m.frame)?.value)),
   turndownVariable: floats(motors, (m) => m.turndown.variableTorque),

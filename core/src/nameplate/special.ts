@@ -47,11 +47,18 @@ export function specialOfFrame(frame: Frame | undefined): SpecialPart[] {
         part: face ? 'face' : 'shaft',
         letter,
         words: meaning,
-        boltCircle: face ? frame?.faceBoltCircle : undefined,
+        boltCircle: face ? frame?.faceBoltCircle : pumpCircle(letter, frame?.designation ?? ''),
         field: 'frame',
       },
     ];
   });
+}
+
+/** Bolt circle in mm of a JM or JP face: 5 7/8, 7 1/4 or 11 in by the frame's digits (NEMA MG 1 18.250, from memory). */
+function pumpCircle(letter: string, designation: string): number | undefined {
+  if (letter !== 'JM' && letter !== 'JP') return undefined;
+  const digits = Number(/\d+/.exec(designation)?.[0] ?? NaN);
+  return digits <= 184 ? 149.2 : digits <= 256 ? 184.2 : digits <= 365 ? 279.4 : undefined;
 }
 
 /** Those of the old motor's special parts that another lacks: it cannot stand in the old one's place. */

@@ -164,7 +164,7 @@ export function motorOfPlate(plate: Plate, asked: Practice, options: StockOption
       },
       inverterDuty,
       pulseRating: inverterDuty ? 3.1 * top.voltage : 1000,
-      maxSpeed: plate.maxSpeed?.value ?? (poles === 2 ? synchronous : 1.25 * synchronous),
+      maxSpeed: plate.maxSpeed?.value ?? practice.safeSpeed(power, poles).value,
       priceIndex:
         options.price ?? modelPrice(power, poles, seriesPrice(enclosure, inverterDuty, blower, classes, efficiency)),
       assumed,

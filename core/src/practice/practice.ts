@@ -141,6 +141,8 @@ export interface Practice {
   lockedRotorCurrent(power: number, voltage: number): Prescribed<number>;
   /** Locked-rotor torque ÷ rated torque, the least the standard allows for the common design. */
   lockedRotorTorque(power: number, poles: number): Prescribed<number>;
+  /** Highest speed in r/min that a standard motor of this power in W may be driven to. */
+  safeSpeed(power: number, poles: number): Prescribed<number>;
   /** Breakdown torque ÷ rated torque, the least the standard allows for the common design. */
   breakdownTorque(power: number, poles: number): Prescribed<number>;
   /** Pull-up torque ÷ rated torque, the least the standard allows for the common design. */

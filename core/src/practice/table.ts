@@ -64,3 +64,9 @@ export const from4Poles = (poles: number): '4' | '6' | '8' => (poles <= 4 ? '4' 
 
 /** The same in a table of 2, 4, 6 and 8 poles. */
 export const to8Poles = (poles: number): '2' | '4' | '6' | '8' => (poles <= 2 ? '2' : from4Poles(poles));
+
+/** Highest safe speed in r/min; eight poles and more, which the standards leave out: in proportion to six. */
+export function safeSpeedOf(of: Table<'2' | '4' | '6'>, size: number, poles: number): number {
+  const value = atRating(of, size, to6Poles(poles)) ?? 0;
+  return poles > 6 ? (value * 6) / poles : value;
+}

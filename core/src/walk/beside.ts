@@ -38,11 +38,13 @@ function beside(
     control,
     costsMore,
     text: [
-      `${say(motor)}: ${motor.name}, ${methodNames[method].toLowerCase()}, ` +
-        (costsMore === 0
-          ? 'at the same cost.'
-          : `for ${Math.abs(costsMore).toLocaleString('en')} ${costsMore < 0 ? 'less' : 'more'} over ${needs.years} years.`),
+      `${say(motor)}: ${motor.name}, ${methodNames[method].toLowerCase()}, ${difference(costsMore, needs.years)}.`,
       ...open,
     ].join(' '),
   };
 }
+
+const difference = (more: number, years: number): string =>
+  more === 0
+    ? 'at the same cost'
+    : `for ${Math.abs(more).toLocaleString('en')} ${more < 0 ? 'less' : 'more'} over ${years} years`;

@@ -1,4 +1,4 @@
-import { genericMotors, motorById, type Motor } from '../catalogue';
+import { genericMotors, motorById, withParts, type Motor } from '../catalogue';
 import {
   bestFifty,
   type Candidate,
@@ -224,7 +224,11 @@ function chooseAndTell(
 ): Told {
   const { input, practice, w } = walk;
   const pinned = pinnedMotor(walk, shelf, motorById);
-  const motors = pinned ? pin(pinned) : motorsFor(practice.id, shelf);
+  const offered = motorsFor(practice.id, shelf, {
+    frequency: needs.supply.frequency,
+    letters: needs.waived.has('interchange') ? [] : (plate.special ?? []).map((p) => p.letter),
+  });
+  const motors = pinned ? pin(pinned) : offered;
   const methods: readonly Method[] = input.method ? [input.method] : comparedMethods;
   const judged = judge(needs, motors, methods, pinned !== undefined);
   findFirst(judged);
@@ -262,8 +266,7 @@ function chooseAndTell(
         tie: judged.tie && judged.tie.by !== '' ? { count: judged.tie.count, by: judged.tie.by } : null,
         runs: judged.runs,
         buying: buyingLines(walk, needs, motor, first),
-        options:
-          input.errand === 'wasteful' ? optionsOf(walk, needs, pinned ? motorsFor(practice.id, shelf) : motors) : null,
+        options: input.errand === 'wasteful' ? optionsOf(walk, needs, offered) : null,
       };
     }
     if (needs.assumed.length > 0)
@@ -337,18 +340,33 @@ const lists = new Map<string, WeakMap<readonly Motor[], readonly Motor[]>>();
 const noShelf: readonly Motor[] = [];
 const pins = new WeakMap<Motor, readonly Motor[]>();
 
+interface Offered {
+  /** Of the supply, Hz: the catalogue offers what is made for it. */
+  readonly frequency: number;
+  /** Faces and shafts that are asked, by the letters of frames: the catalogue's motors are ordered with them. */
+  readonly letters: readonly string[];
+}
+
 /**
- * The catalogue's motors of one practice and those of the shelf; one list for each shelf, so that columns are built
- * once.
+ * The catalogue's motors of one practice that fit the grid, and those of the shelf; one list for each shelf, so that
+ * columns are built once.
  */
-export function motorsFor(practice: string, shelf: readonly Motor[]): readonly Motor[] {
-  const ofPractice = lists.get(practice) ?? new WeakMap<readonly Motor[], readonly Motor[]>();
-  lists.set(practice, ofPractice);
+export function motorsFor(
+  practice: string,
+  shelf: readonly Motor[],
+  { frequency, letters }: Offered,
+): readonly Motor[] {
+  const hertz = Math.abs(frequency - 50) < Math.abs(frequency - 60) ? 50 : 60;
+  const of = [practice, hertz, ...letters].join(' ');
+  const ofPractice = lists.get(of) ?? new WeakMap<readonly Motor[], readonly Motor[]>();
+  lists.set(of, ofPractice);
   const key = shelf.length === 0 ? noShelf : shelf;
   // Where two rank the same, what lies here comes first, and what is only quoted last.
   const known = ofPractice.get(key) ?? [
     ...key.filter((m) => (m.stock?.quantity ?? 0) > 0),
-    ...genericMotors().filter((m) => m.practice === practice),
+    ...genericMotors()
+      .filter((m) => m.practice === practice && m.frequency === hertz)
+      .map((m) => withParts(m, letters) ?? m),
     ...key.filter((m) => (m.stock?.quantity ?? 0) === 0),
   ];
   ofPractice.set(key, known);

@@ -88,14 +88,16 @@ function sizes({ margin, motor, needs: { place, load } }: Looked): {
 }
 
 /**
- * Rating that carries the load: on a drive by torque below rated speed, by power above it; on the line by the power
- * where motor and
- * load meet, and never less than the demand as stated, which a slower motor only seems to be spared.
+ * Rating that carries the load: on a drive by torque below rated speed, by power above it, and at constant power by the
+ * torque at the least speed; on the line by the power where motor and load meet, and never less than the demand as
+ * stated, which a slower motor only seems to be spared.
  */
-function neededRating({ needs: { load }, c }: Bench, { i, n, drive }: Entry): number {
+function neededRating({ needs: { load, speed }, c }: Bench, { i, n, drive }: Entry): number {
   const shaft = shaftPower(load.torque, load.speed, n, load.shape);
   const rated = c.speed[i] ?? 0;
-  if (drive) return n < rated ? (shaft * rated) / n : shaft;
+  const alike = load.shape.kind === 'constant-power' && speed.variable;
+  const least = alike ? Math.min(n, speed.min * load.speed) : n;
+  if (drive) return least < rated ? (shaft * rated) / least : shaft;
   return Math.max(shaft, load.power);
 }
 

@@ -2,7 +2,7 @@ import { commonPractice, model, remembered } from '../../contract';
 import { classOfProtection, suitableEnclosures } from '../enclosures';
 import { readFrame } from '../frames';
 import { fitOutcome, type Practice } from '../practice';
-import { atBand, atRating, cell, exactly, to6Poles, to8Poles } from '../table';
+import { atBand, atRating, cell, exactly, safeSpeedOf, to6Poles, to8Poles } from '../table';
 import * as t from './tables/motors';
 
 const voltageSource = remembered('standard', 'IEC 60034-1', '2022', '7.3 (zone A ±5 %, zone B ±10 %)');
@@ -161,6 +161,12 @@ export const motors = {
       value: (usualShare * perKw * power) / (Math.sqrt(3) * voltage),
       source: model('Locked-rotor current of a generic motor', '75 % of the limit of IEC 60034-12:2002, Table 2'),
     };
+  },
+
+  safeSpeed(power, poles) {
+    const name = atRating(t.frames, power / 1000, to6Poles(poles));
+    const height = Number(/\d+/.exec(name ?? '')?.[0] ?? 355);
+    return { value: safeSpeedOf(t.safeSpeeds, height, poles), source: t.safeSpeedSource };
   },
 
   lockedRotorTorque(power, poles) {

@@ -2,7 +2,7 @@ import { commonPractice, model, remembered } from '../../contract';
 import { classOfProtection, suitableEnclosures } from '../enclosures';
 import { readFrame } from '../frames';
 import { fitOutcome, horsepower, type Practice } from '../practice';
-import { atRating, cell, exactly, from4Poles, to6Poles, to8Poles } from '../table';
+import { atRating, cell, exactly, from4Poles, safeSpeedOf, to6Poles, to8Poles } from '../table';
 import * as t from './tables/motors';
 
 const voltageSource = remembered('standard', 'NEMA MG 1', '2016', '12.44 (±10 % of rated voltage)');
@@ -54,6 +54,8 @@ export const motors = {
   motorVoltages: [
     115, 190, 200, 208, 220, 230, 240, 380, 400, 415, 440, 460, 480, 550, 575, 600, 690, 2300, 4000, 4160,
   ],
+
+  efficiencyTabledAt: 60,
 
   nominalEfficiencies: { value: t.efficiencyBands.rows.map(([n]) => n / 100), source: t.efficiencyBandSource },
 
@@ -168,6 +170,11 @@ export const motors = {
     const at230 = atRating(t.lockedRotorCurrents, power / horsepower, 'at 230 V') ?? 0;
     return { value: (at230 * 230) / voltage, source: t.lockedRotorCurrentSource };
   },
+
+  safeSpeed: (power, poles) => ({
+    value: safeSpeedOf(t.safeSpeeds, power / horsepower, poles),
+    source: t.safeSpeedSource,
+  }),
 
   lockedRotorTorque(power, poles) {
     const hp = power / horsepower;

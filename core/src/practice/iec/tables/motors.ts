@@ -312,3 +312,19 @@ export const soundLevels = table(
     [355, 100, 95, 94, 92],
   ],
 );
+
+/**
+ * Highest speed in r/min at which a standard single-speed cage motor may run, to 1000 V. Shaft height in mm; columns:
+ * poles.
+ */
+export const safeSpeedSource = remembered('standard', 'IEC 60034-1', '2022', '9.7, Table 17');
+export const safeSpeeds = table(
+  safeSpeedSource,
+  ['2', '4', '6'],
+  [
+    [112, 5200, 3600, 2400],
+    [180, 4500, 2700, 2400],
+    [200, 4500, 2300, 1800],
+    [355, 3600, 2300, 1800],
+  ],
+);

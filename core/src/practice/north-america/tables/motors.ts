@@ -408,3 +408,16 @@ export const leastSheaves: Readonly<Record<string, number>> = {
   '404T': 10.0,
   '405T': 11.5,
 };
+
+/** Highest speed in r/min at which a standard motor may be driven, coupled directly. Rating in hp; columns: poles. */
+export const safeSpeedSource = remembered('standard', 'NEMA MG 1', '2021', 'Table 30-1 (totally enclosed, fan-cooled)');
+export const safeSpeeds = table(
+  safeSpeedSource,
+  ['2', '4', '6'],
+  [
+    [5, 5200, 3600, 2400],
+    [20, 4500, 2700, 2400],
+    [30, 4500, 2700, 1800],
+    [500, 3600, 2300, 1800],
+  ],
+);
