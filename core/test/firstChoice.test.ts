@@ -391,7 +391,13 @@ describe('the buying specification', () => {
     );
     expect(of.Supply).toContain('another winding with this voltage on it');
     expect(of.Efficiency).toMatch(/^Premium, \d\d\.\d % nominal/);
-    const star = lines({ ...fan(18), method: 'star-delta' });
+    const star = lines({
+      format: 'pilgrim.case/1',
+      practice: 'iec',
+      supply: { voltage: '400 V', frequency: '50 Hz', source: { kind: 'stiff' } },
+      load: { machine: 'centrifugal-fan', demand: { kind: 'power', power: '12 kW', speed: '1470 rpm' } },
+      method: 'star-delta',
+    });
     expect(star.Supply).toMatch(/nothing: star-delta needs six leads/);
   });
   it('leaves out what a stated reason sets aside', () => {

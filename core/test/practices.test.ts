@@ -91,7 +91,7 @@ describe('efficiency classes', () => {
     expect(iec.efficiencyClasses(kW(7.5), 6).map((c) => percent(c.efficiency))).toEqual([84.7, 87.2, 89.1, 91.3]);
   });
   it('beyond the tables there are none', () => {
-    expect(iec.efficiencyClasses(kW(7.5), 8)).toEqual([]);
+    expect(iec.efficiencyClasses(kW(7.5), 8).map((c) => c.name)).toEqual(['IE3', 'IE4']);
     expect(iec.efficiencyClasses(kW(8.3), 4)).toEqual([]);
     expect(na.efficiencyClasses(hp(20), 8)).toEqual([]);
     expect(na.efficiencyClasses(hp(22), 4)).toEqual([]);
@@ -138,7 +138,8 @@ describe('from when a market asked a class', () => {
     expect(euro(kW(55), 2024)).toBe('IE3');
     expect(euro(kW(200), 2024)).toBe('IE4');
     expect(euro(kW(250), 2024)).toBe('IE3');
-    expect(euro(kW(0.55), 2024)).toBeUndefined();
+    expect(euro(kW(0.55), 2021)).toBeUndefined();
+    expect(euro(kW(0.55), 2024)).toBe('IE2');
     expect(euro(kW(375), 2024)).toBe('IE3');
     expect(euro(kW(400), 2024)).toBeUndefined();
     expect(iec.efficiencyFloor(kW(7.5), 4, 2018)?.since).toBe(2017);

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import {
   dimensions,
   isMinute,
+  q,
   readGroups,
   readQuantity,
   type Dimension,
@@ -22,6 +23,22 @@ export const quantity = <D extends Dimension>(dimension: D, sign: Sign = 'positi
       const message = reading.ok ? signMessage(reading.value.value, sign, text) : reading.message;
       if (reading.ok && message === undefined) return reading.value;
       ctx.addIssue({ code: 'custom', message: message ?? wanted(dimension) });
+      return z.NEVER;
+    });
+
+/** A generator's rating: apparent power, or real power in kW, which `real` tells. Both in base units. */
+export const generatorRating = () =>
+  z
+    .string({ error: () => wanted('apparentPower') })
+    .max(200, { error: 'is too long for a quantity' })
+    .describe('Rating in kVA, or in kW with a power factor, e.g. 250 kVA, 200 kW')
+    .transform((text, ctx): Quantity<'apparentPower'> & { readonly real: boolean } => {
+      const apparent = readQuantity('apparentPower', text);
+      const real = readQuantity('power', text);
+      const value = apparent.ok ? apparent.value.value : real.ok ? real.value.value : undefined;
+      const message = value === undefined ? wanted('apparentPower') : signMessage(value, 'positive', text);
+      if (value !== undefined && message === undefined) return { text, value: q(value, 'VA'), real: !apparent.ok };
+      ctx.addIssue({ code: 'custom', message: message ?? wanted('apparentPower') });
       return z.NEVER;
     });
 

@@ -17,7 +17,7 @@ import {
   waters,
 } from '../contract';
 import { houseRules, ruleIds, type HouseRule, type RuleId, type RuleValue } from '../practice';
-import { flag, groups, number, oneOf, quantity, text } from './fields';
+import { flag, groups, number, oneOf, quantity, text, generatorRating } from './fields';
 
 const efficiency = () => number({ above: 0, below: 1 }, 0.936);
 const ratio = (example = 1) => number({ min: 0, max: 100 }, example);
@@ -293,7 +293,11 @@ const source = z.discriminatedUnion(
     }),
     z.strictObject({
       kind: z.literal('generator'),
-      rating: quantity('apparentPower').optional(),
+      /** In kVA, or in kW with its power factor. */
+      rating: generatorRating().optional(),
+      powerFactor: number({ above: 0, max: 1 }, 0.8).optional(),
+      /** Alike, running side by side at the worst hour. */
+      sets: z.int().min(1).max(50).optional(),
       subtransientReactance: number({ above: 0, below: 1 }, 0.12).optional(),
       transientReactance: number({ above: 0, below: 1 }, 0.2).optional(),
       /** Time constant with which the regulator brings the bus back. */
@@ -453,6 +457,8 @@ export const caseSchema = z.strictObject(
         phases: z.int({ error: 'must be 1 or 3' }).min(1).max(3).optional(),
         unbalance: number({ min: 0, max: 0.05 }, 0.01).optional(),
         source: source.optional(),
+        /** The supplier's limit of starting current in the line. */
+        startLimit: quantity('current').optional(),
         earthing: oneOf(['solid', 'high-resistance', 'isolated', 'corner', 'unknown']).optional(),
       })
       .optional(),
@@ -464,6 +470,9 @@ export const caseSchema = z.strictObject(
         ambientMin: quantity('temperature', 'any').optional(),
         ambientNight: quantity('temperature', 'any').optional(),
         driveAmbient: quantity('temperature', 'any').optional(),
+        driveAmbientMin: quantity('temperature', 'any').optional(),
+        /** Damp air, or standing long where warm days meet cold nights. */
+        humid: flag().optional(),
         altitude: quantity('length', 'any').optional(),
         dirt: oneOf(dirts).optional(),
         water: oneOf(waters).optional(),

@@ -74,6 +74,7 @@ export const findingLevels = {
   'place.hazardous': ['stop'],
   'place.ambient-order': ['caution'],
   'place.cold': ['caution'],
+  'place.drive-cold': ['caution'],
   'place.condensation': ['caution'],
   'place.sun': ['caution'],
   'place.vibration': ['caution'],
@@ -93,6 +94,7 @@ export const findingLevels = {
   'choice.none': ['caution'],
   'choice.uncertain-load': ['caution'],
   'choice.loud': ['note'],
+  'choice.ask-for': ['note'],
   'choice.pin-not-used': ['caution'],
   'choice.unknown-motor': ['caution'],
   'motor.inconsistent': ['caution'],
@@ -115,7 +117,7 @@ export const findingLevels = {
   'drive.no-use': ['caution'],
   'drive.capacitors': ['note'],
   'drive.bearing-current': ['note'],
-  'drive.too-large': ['caution'],
+  'drive.too-large': ['caution', 'note'],
   'drive.power-match': ['caution', 'note'],
   'drive.below-turndown': ['caution'],
   'drive.remedy': ['note'],
@@ -123,6 +125,7 @@ export const findingLevels = {
   'drive.above-max-speed': ['stop'],
   'drive.cable-too-long': ['caution', 'note'],
   'cost.no-saving': ['caution'],
+  'cost.displacement-throttled': ['stop'],
 } as const satisfies Record<`${string}.${string}`, readonly Level[]>;
 
 export type FindingId = keyof typeof findingLevels;

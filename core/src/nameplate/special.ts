@@ -54,7 +54,7 @@ export function specialOfFrame(frame: Frame | undefined): SpecialPart[] {
   });
 }
 
-/** Bolt circle in mm of a JM or JP face: 5 7/8, 7 1/4 or 11 in by the frame's digits (NEMA MG 1 18.250, from memory). */
+/** Bolt circle in mm of a JM or JP face: 5 7/8, 7 1/4 or 11 in by the frame (NEMA MG 1 18.250, from memory). */
 function pumpCircle(letter: string, designation: string): number | undefined {
   if (letter !== 'JM' && letter !== 'JP') return undefined;
   const digits = Number(/\d+/.exec(designation)?.[0] ?? NaN);

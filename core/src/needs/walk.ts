@@ -89,6 +89,8 @@ export interface SupplyNeeds {
   readonly frequency: number;
   /** Ohms per phase; 0 for a stiff supply, undefined where nobody said. */
   readonly impedance: number | undefined;
+  /** What the supplier lets a start draw in the line, A; undefined where nobody said. */
+  readonly startLimit: number | undefined;
   /** A generator's behaviour after the first instant: Ω a phase, and s. */
   readonly generator: { readonly transientReactance: number; readonly recovery: number } | undefined;
 }
@@ -133,4 +135,6 @@ export interface Needs {
   readonly assumed: readonly string[];
 }
 
-export const percent = (share: number, digits = 0): string => `${(share * 100).toFixed(digits)} %`;
+/** A share in per cent; a margin beyond five times over is said as more than that. */
+export const percent = (share: number, digits = 0): string =>
+  share > 5 ? 'over 500 %' : `${(share * 100).toFixed(digits)} %`;

@@ -141,6 +141,15 @@ export interface Practice {
   lockedRotorCurrent(power: number, voltage: number): Prescribed<number>;
   /** Locked-rotor torque ÷ rated torque, the least the standard allows for the common design. */
   lockedRotorTorque(power: number, poles: number): Prescribed<number>;
+  /**
+   * Starts an hour that the standard permits straight on the line with this external inertia in kg·m², and the least
+   * rest between them in s; undefined where it has none.
+   */
+  startsOnLine?(
+    power: number,
+    poles: number,
+    inertia: number,
+  ): Prescribed<{ readonly starts: number; readonly rest: number }> | undefined;
   /** Highest speed in r/min that a standard motor of this power in W may be driven to. */
   safeSpeed(power: number, poles: number): Prescribed<number>;
   /** Breakdown torque ÷ rated torque, the least the standard allows for the common design. */

@@ -17,6 +17,9 @@ export function writeNumber(value: number, digits = 3): string {
   return rounded.toFixed(Math.max(0, digits - 1 - magnitude));
 }
 
+/** Hours beyond which a life is said as longer than this. */
+const longestLife = 200_000;
+
 /** The trade's own habits where three significant figures would mislead or annoy. */
 const habits: Partial<Record<UnitId, (value: number) => string>> = {
   rpm: (v) => v.toFixed(Math.abs(v) < 100 ? 1 : 0),
@@ -30,7 +33,8 @@ const habits: Partial<Record<UnitId, (value: number) => string>> = {
   'kg/a': (v) => whole(v),
   money: (v) => Math.round(v).toString(),
   a: (v) => v.toFixed(1),
-  h: (v) => whole(v),
+  // A life is not known beyond some twenty years of running.
+  h: (v) => (v > longestLife ? `over ${longestLife.toLocaleString('en')}` : whole(v)),
   s: (v) => trim(writeNumber(v)),
   dB: (v) => trim(v.toFixed(1)),
   '1': pureNumber,

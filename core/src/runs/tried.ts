@@ -3,7 +3,7 @@ import type { Outcome } from '../case';
 import type { Method } from '../contract';
 import { percent, type Needs } from '../needs';
 import { pointForTorque, simulate, startsPerHour, type Run, type StartCase } from '../physics';
-import { keeps, unlimitedStart } from '../practice';
+import { keeps, unlimitedStart, type Practice } from '../practice';
 import { q, writeQuantity } from '../quantity';
 import { benchFor, type Bench } from './bench';
 import type { UsualSettings } from './plans';
@@ -122,7 +122,7 @@ function tryWith(needs: Needs, motor: Motor, bench: Bench, method: Method, usual
   const { run } = started;
   const changes = method === 'star-delta' || method === 'autotransformer' || method === 'primary-reactor';
   const directPeak = changes && run ? triedOf(needs, motor, 'direct')?.run?.peakLine : undefined;
-  const starts = run?.outcome === 'running' ? startsBorne(needs, bench, run) : undefined;
+  const starts = run?.outcome === 'running' ? startsOf(needs, motor, bench, method, run) : undefined;
   const problems = run ? problemsOf(needs, bench, method, run, directPeak, starts) : [missingLeads(motor)];
   const worst = problems.some((p) => p.level === 'fail')
     ? 'fail'
@@ -144,6 +144,22 @@ export function lossesOf(
   const [rated, running] = [at(ratedTorque), at(needs.load.torque)];
   return rated === undefined || running === undefined ? undefined : { rated, running };
 }
+
+/** Starts an hour that a method lets the motor bear: the lesser of heat and standard; a drive sets no limit. */
+function startsOf(needs: Needs, motor: Motor, bench: Bench, method: Method, run: Run): number | undefined {
+  if (method === 'drive') return undefined;
+  const byHeat = startsBorne(needs, bench, run);
+  const byStandard = method === 'direct' ? startsByStandard(needs, motor)?.value.starts : undefined;
+  return byStandard === undefined ? byHeat : Math.min(byHeat ?? Infinity, byStandard);
+}
+
+/** What the standard permits straight on the line, with the inertia given, or usual for the machine. */
+export const startsByStandard = (needs: Needs, motor: Motor): ReturnType<NonNullable<Practice['startsOnLine']>> =>
+  needs.practice.startsOnLine?.(
+    motor.power,
+    motor.poles,
+    needs.start.loadInertia ?? needs.start.inertiaRatio * motor.inertia,
+  );
 
 /** Starts an hour whose heat, with that of running, stays at full load's. */
 function startsBorne(needs: Needs, bench: Bench, run: Run): number | undefined {
@@ -255,13 +271,20 @@ function problemsOf(
           `is the house rule${kept === 'tight' ? ': tight' : ''}.`,
       );
   }
+  const { startLimit } = needs.supply;
+  if (startLimit !== undefined && run.peakLine > startLimit)
+    add(
+      'start.supply-weak',
+      'fail',
+      `Draws ${writeQuantity(run.peakLine, 'A')}; the supplier lets a start draw ${writeQuantity(startLimit, 'A')}.`,
+    );
   const { perHour } = needs.start;
   const borne = Math.max(starts ?? Infinity, alwaysBorne);
   if (perHour !== undefined && perHour > borne)
     add(
       'start.too-often',
       perHour > line.tooMany * borne ? 'fail' : 'caution',
-      `${perHour} starts an hour asked; by heat it bears about ${writeQuantity(borne, '1/h')} ` +
+      `${perHour} starts an hour asked; it bears about ${writeQuantity(borne, '1/h')} ` +
         `at this load. Start gentler, take a larger motor, or leave it running.`,
     );
   if (run.outcome === 'running' && run.margin < line.spare * bench.ratedTorque)

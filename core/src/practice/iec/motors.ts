@@ -70,15 +70,23 @@ export const motors = {
   efficiencyTabledAt: 50,
 
   efficiencyClasses(power, poles) {
-    if (poles > 6) return [];
     const kw = power / 1000;
     const column = to6Poles(poles);
-    const classes = [
-      { name: 'IE1', percent: exactly(t.ie1, kw, column), source: t.ie1Source },
-      { name: 'IE2', percent: exactly(t.efficiencies, kw, `IE2 ${column}`), source: t.efficiencySource },
-      { name: 'IE3', percent: exactly(t.efficiencies, kw, `IE3 ${column}`), source: t.efficiencySource },
-      { name: 'IE4', percent: exactly(t.efficiencies, kw, `IE4 ${column}`), source: t.efficiencySource },
-    ];
+    const few = (name: 'IE2' | 'IE3' | 'IE4'): number | undefined =>
+      exactly(t.efficiencies, kw, `${name} ${column}`) ?? exactly(t.smallEfficiencies, kw, `${name} ${column}`);
+    const eight = (name: 'IE3' | 'IE4'): number | undefined => exactly(t.eightPoleEfficiencies, kw, name);
+    const classes =
+      poles > 6
+        ? [
+            { name: 'IE3', percent: eight('IE3'), source: t.eightPoleEfficiencies.source },
+            { name: 'IE4', percent: eight('IE4'), source: t.eightPoleEfficiencies.source },
+          ]
+        : [
+            { name: 'IE1', percent: exactly(t.ie1, kw, column), source: t.ie1Source },
+            { name: 'IE2', percent: few('IE2'), source: t.efficiencySource },
+            { name: 'IE3', percent: few('IE3'), source: t.efficiencySource },
+            { name: 'IE4', percent: few('IE4'), source: t.efficiencySource },
+          ];
     return classes.flatMap(({ name, percent, source }) =>
       percent === undefined ? [] : [{ name, efficiency: percent / 100, source }],
     );
@@ -91,7 +99,9 @@ export const motors = {
 
   efficiencyFloor(power, poles, year) {
     const kw = power / 1000;
-    const floor = floors.findLast((f) => year > f.since && kw >= f.from * 0.99 && kw <= f.upTo * 1.01);
+    const floor = floors.findLast(
+      (f) => year > f.since && poles <= f.poles && kw >= f.from * 0.99 && kw <= f.upTo * 1.01,
+    );
     const found = floor && this.efficiencyClasses(power, poles).find((c) => c.name === floor.name);
     return floor && found && { ...found, since: floor.since, source: floorSource };
   },
@@ -210,7 +220,9 @@ const floorSource = remembered(
   'dates of application',
 );
 const floors = [
-  { name: 'IE2', since: 2011, from: 0.75, upTo: 375 },
-  { name: 'IE3', since: 2017, from: 0.75, upTo: 375 },
-  { name: 'IE4', since: 2023, from: 75, upTo: 200 },
+  { name: 'IE2', since: 2011, from: 0.75, upTo: 375, poles: 6 },
+  { name: 'IE3', since: 2017, from: 0.75, upTo: 375, poles: 6 },
+  { name: 'IE2', since: 2021, from: 0.12, upTo: 0.73, poles: 8 },
+  { name: 'IE3', since: 2021, from: 0.75, upTo: 1000, poles: 8 },
+  { name: 'IE4', since: 2023, from: 75, upTo: 200, poles: 6 },
 ] as const;

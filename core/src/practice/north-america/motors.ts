@@ -22,6 +22,9 @@ const inertiaSource = remembered(
   '12.54.1 (load Wk², torque with the square of speed)',
 );
 
+/** kg·m² in one lb·ft². */
+const poundFootSquared = 0.45359237 * 0.3048 ** 2;
+
 /** Motors by NEMA MG 1. */
 export const motors = {
   ratings: t.premiumEfficiency.rows.map(([hp]) => hp * horsepower),
@@ -169,6 +172,14 @@ export const motors = {
   lockedRotorCurrent(power, voltage) {
     const at230 = atRating(t.lockedRotorCurrents, power / horsepower, 'at 230 V') ?? 0;
     return { value: (at230 * 230) / voltage, source: t.lockedRotorCurrentSource };
+  },
+
+  startsOnLine(power, poles, inertia) {
+    const hp = power / horsepower;
+    if (poles > 6 || hp > 252) return undefined;
+    const of = (column: 'A' | 'B' | 'C'): number => atRating(t.starts, hp, `${column} ${to6Poles(poles)}`) ?? 0;
+    const starts = Math.min(of('A'), of('B') / (inertia / poundFootSquared));
+    return { value: { starts, rest: of('C') }, source: t.startsSource };
   },
 
   safeSpeed: (power, poles) => ({

@@ -16,6 +16,7 @@ import {
   windingTemperature,
 } from '../../physics';
 import {
+  factsOf,
   atRating,
   classLimit,
   insulationSource,
@@ -145,9 +146,20 @@ export function tellReserve(walk: Walk, needs: Needs, motor: Motor): void {
     theta_lim: prescribed(q(classLimit[motor.insulation], 'degC'), insulationSource),
     theta_w: 'choice.windingTemperature',
   });
+  askFor(walk);
   uncertain(walk, needs, motor);
   sound(walk, motor, source);
 }
+
+/** What such a machine's motor is asked for beside its rating. */
+function askFor({ input, w }: Walk): void {
+  const machine = input.load?.machine;
+  const { ask } = factsOf(machine);
+  if (machine === undefined || ask === undefined) return;
+  w.finding('choice.ask-for', 'note', ask, { fields: ['load.machine'], source: askSource });
+}
+
+const askSource = commonPractice('What is asked for beside the rating, by the machine');
 
 /** How loud it is beside the running motor, and from where on ears are protected. */
 function sound({ practice, w }: Walk, motor: Motor, source: Source): void {

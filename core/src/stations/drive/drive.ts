@@ -63,8 +63,10 @@ export function tellDrive(
     I_o: 'drive.overloadCurrent',
     k: 'drive.overload',
   });
+  // What is chosen without a drive is told what one would be, and warned of nothing.
+  const spared = !needs.speed.variable && subject.method !== undefined && subject.method !== 'drive';
   if (required !== undefined && voltage !== undefined && power !== undefined)
-    chooseSize(walk, needs, required, voltage, power);
+    chooseSize(walk, needs, { required, voltage, power }, spared ? 'note' : 'caution');
 
   turndown(
     walk,
@@ -107,7 +109,12 @@ export function tellDrive(
   }
 }
 
-function chooseSize({ practice, w }: Walk, needs: Needs, required: number, voltage: number, power: number): void {
+function chooseSize(
+  { practice, w }: Walk,
+  needs: Needs,
+  { required, voltage, power }: Readonly<Record<'required' | 'voltage' | 'power', number>>,
+  level: 'caution' | 'note',
+): void {
   const sizes = practice.driveSizes(voltage);
   const { byPower, byCurrent, taken: size } = matchDrive(needs, voltage, required, power);
   if (byPower)
@@ -118,7 +125,7 @@ function chooseSize({ practice, w }: Walk, needs: Needs, required: number, volta
   if (!size) {
     w.finding(
       'drive.too-large',
-      'caution',
+      level,
       `The generic ladder ends below ${writeQuantity(required, 'A')}: ask for a drive made for it.`,
       { figures: ['drive.requiredCurrent'] },
     );
@@ -130,7 +137,7 @@ function chooseSize({ practice, w }: Walk, needs: Needs, required: number, volta
     const small = byPower.current < byCurrent.current;
     w.finding(
       'drive.power-match',
-      small ? 'caution' : 'note',
+      small ? level : 'note',
       `Matched by power it would be the ${byPower.name} drive with ${writeQuantity(byPower.current, 'A')}; by ` +
         `amperes it is ${writeQuantity(byCurrent.current, 'A')}. ` +
         `${small ? 'Amperes decide: the smaller one would trip or burn.' : 'Too large only wastes money.'}`,

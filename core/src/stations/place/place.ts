@@ -120,6 +120,10 @@ export function enclosureTable({ conditions, enclosures }: PlaceNeeds): Enclosur
   }));
 }
 
+/** Least temperature at which a drive may run, °C. */
+const driveFrost = 0;
+const driveFrostSource = commonPractice('Drives from 0 °C, without frost or dew; by their makers');
+
 /** What else of the place a motor or drive feels. */
 function surroundings({ input, w }: Walk, ambient: number): void {
   const place = input.place;
@@ -139,14 +143,23 @@ function surroundings({ input, w }: Walk, ambient: number): void {
         source: commonPractice('Standard motors from −15 °C (IEC 60034-1), drives from 0 °C'),
       },
     );
-  const damp = place?.water !== undefined && place.water !== 'dry';
-  if ((damp && ambient - cold > 15) || (place?.water === 'outdoor' && cold < 5))
+  const driveCold = place?.driveAmbientMin?.value ?? cold;
+  if (driveCold < driveFrost && (input.speed?.need === 'variable' || input.method === 'drive'))
+    w.finding(
+      'place.drive-cold',
+      'caution',
+      `The drive may stand at ${writeQuantity(driveCold, 'degC', 'si')}: drives bear no frost and no dew. Hang it ` +
+        `indoors, or in a heated cabinet; let it warm before it is switched on.`,
+      { fields: ['place.driveAmbientMin', 'place.ambientMin'], source: driveFrostSource },
+    );
+  const damp = place?.humid === true || (place?.water !== undefined && place.water !== 'dry');
+  if (place?.humid === true || (damp && ambient - cold > 15) || (place?.water === 'outdoor' && cold < 5))
     w.finding(
       'place.condensation',
       'caution',
-      'Warm and wet by day, cold by night: water condenses inside while the motor ' +
-        'stands. Space heater, drain holes open at the lowest point.',
-      { fields: ['place.ambientNight', 'place.water'] },
+      'Damp, or warm by day and cold by night: water condenses inside while the motor ' +
+        'stands. Space heater, drain holes open at the lowest point, an enclosed motor.',
+      { fields: ['place.humid', 'place.ambientNight', 'place.water'] },
     );
   if (place?.sun)
     w.finding(

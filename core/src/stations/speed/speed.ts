@@ -1,3 +1,4 @@
+import { commonPractice } from '../../contract';
 import { hoursOf, meanFlow } from '../../physics';
 import type { SpeedNeeds, Walk, YearRow } from '../../needs';
 
@@ -37,6 +38,15 @@ export function askSpeed({ input, w }: Walk): SpeedNeeds {
       },
     );
   }
+  const { machine } = input.load ?? {};
+  if (machine === 'displacement-pump' && speed?.control === 'throttle-valve')
+    w.finding(
+      'cost.displacement-throttled',
+      'stop',
+      'A displacement pump is not throttled: it moves the same flow against a closing valve until something bursts ' +
+        'or its relief valve lifts. Control its speed, or return flow through a bypass; keep the relief valve.',
+      { fields: ['speed.control', 'load.machine'], source: displacementSource },
+    );
   const [a, b] = [speed?.min ?? lowest, speed?.max ?? 1];
   return {
     variable: speed?.need === 'variable',
@@ -49,6 +59,8 @@ export function askSpeed({ input, w }: Walk): SpeedNeeds {
     assumedHours: rows.length === 0,
   };
 }
+
+const displacementSource = commonPractice('Displacement pumps: speed or bypass, never a valve in the line');
 
 /** Lowest flow of the year, which is the lowest speed where nobody gave one. */
 const lowestFlow = (rows: readonly YearRow[]): number => rows.reduce((least, row) => Math.min(least, row.flow), 1);

@@ -19,17 +19,24 @@ import {
   type StartCase,
   type AnyPlan,
 } from '../../physics';
-import { q, writeQuantity } from '../../quantity';
-import { lossesOf, type Tried } from '../../runs';
+import { q, writeNumber, writeQuantity } from '../../quantity';
+import { lossesOf, startsByStandard, type Tried } from '../../runs';
 import { type Needs, percent, type Walk } from '../../needs';
 
 /** Heat from cold, starts an hour, cool-down. */
-export function tellHeat({ w }: Walk, needs: Needs, { method, run, bench, problems }: Tried): void {
+export function tellHeat(
+  { w }: Walk,
+  needs: Needs,
+  motor: Motor | undefined,
+  { method, run, bench, problems }: Tried,
+): void {
   if (run?.outcome !== 'running') return;
   w.figure('start.coldUse', coldShare, {
     h: `start.${method}.thermalUse`,
     k_c: prescribed(q(coldStall, '1'), coldStallPractice),
   });
+  // Behind a drive a start heats no more than running.
+  if (method === 'drive') return;
   const losses = lossesOf(needs, bench);
   if (!losses) return;
   const source = model('Losses by the circuit', 'at rated torque and at the load’s');
@@ -42,6 +49,16 @@ export function tellHeat({ w }: Walk, needs: Needs, { method, run, bench, proble
     ),
   });
   if (z === undefined) return;
+  const permitted = method === 'direct' && motor ? startsByStandard(needs, motor) : undefined;
+  if (permitted)
+    w.fact(
+      'start.permitted-starts',
+      'Starts an hour by the standard',
+      `${writeNumber(permitted.value.starts)} with this inertia, ${permitted.value.rest} s of rest at least; ` +
+        `the lesser of this and heat counts.`,
+      permitted.source,
+      { figures: ['start.startsPerHour'] },
+    );
   const often = problems.find((p) => p.id === 'start.too-often');
   if (often)
     w.finding('start.too-often', often.level === 'fail' ? 'stop' : 'caution', often.text, {

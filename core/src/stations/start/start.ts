@@ -134,7 +134,7 @@ function tellSimulated(still: Standstill, tried: readonly Tried[], taken: Method
       own,
       tried.find((t) => t.method === 'direct'),
     );
-    tellHeat(walk, needs, own);
+    tellHeat(walk, needs, motor, own);
     tellAdvice(walk, bench, own);
   }
   tellInertiaLimit(walk, motor);

@@ -39,7 +39,7 @@ export function readSupply({ input, practice, w }: Walk): SupplyNeeds {
     case 'generator':
       impedance = w.figure('start.sourceImpedance', sourceImpedance, {
         U: volts,
-        S: field('supply.source.rating', source.rating?.value, source.rating?.text),
+        S: ratingOf(source),
         x: field(
           'supply.source.subtransientReactance',
           source.subtransientReactance === undefined ? undefined : q(source.subtransientReactance, '1'),
@@ -68,8 +68,32 @@ export function readSupply({ input, practice, w }: Walk): SupplyNeeds {
   }
   if (impedance !== undefined && impedance > 0)
     w.figure('start.faultCurrent', faultCurrent, { U: volts, Z_s: 'start.sourceImpedance' });
-  return { voltage: U?.value, frequency: supply?.frequency?.value ?? practice.frequency, impedance, generator };
+  return {
+    voltage: U?.value,
+    frequency: supply?.frequency?.value ?? practice.frequency,
+    impedance,
+    startLimit: supply?.startLimit?.value,
+    generator,
+  };
 }
+
+/** Apparent power of all sets that run: kW ÷ power factor, times their number. */
+function ratingOf({ rating, powerFactor, sets = 1 }: Generator): Given<'VA'> {
+  const each = rating && (rating.real ? rating.value / (powerFactor ?? usualPowerFactor) : rating.value);
+  const given = field('supply.source.rating', each === undefined ? undefined : q(each * sets, 'VA'), rating?.text);
+  if (!rating || (!rating.real && sets === 1)) return given;
+  const text = [
+    sets === 1 ? '' : `${sets} sets of `,
+    rating.text,
+    rating.real ? ` at cos φ ${powerFactor ?? usualPowerFactor}` : '',
+  ].join('');
+  return rating.real && powerFactor === undefined
+    ? { ...assumed('supply.source.powerFactor', q((each ?? 0) * sets, 'VA'), 'kW given, no power factor: 0.8'), text }
+    : { ...given, text };
+}
+
+/** Sets are rated at 0.8 (ISO 8528-1, from memory). */
+const usualPowerFactor = 0.8;
 
 /** Transient reactance and recovery, as usual where nobody gives them. */
 function readGenerator(source: Generator, U: Given<'V'>, w: Workings): SupplyNeeds['generator'] {
@@ -85,7 +109,7 @@ function readGenerator(source: Generator, U: Given<'V'>, w: Workings): SupplyNee
       : field('supply.source.transientReactance', q(source.transientReactance, '1'));
   const transientReactance = w.figure('start.transientReactance', sourceImpedance, {
     U,
-    S: field('supply.source.rating', source.rating?.value, source.rating?.text),
+    S: ratingOf(source),
     x,
   });
   const recovery = source.recovery?.value ?? usualRecovery;

@@ -1,0 +1,383 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { genericMotors, practiceById, readCase, type CaseText, type Result } from '@pilgrim/core';
+import { conveyor, figure, findingIds, horsepower, ordinaryPlate, solved } from './cases';
+import { likelyCase } from './randomCases';
+
+/** What the trade knows of what is bought: each statement by itself, with its source or "common practice". */
+
+const na = practiceById('north-america');
+const iec = practiceById('iec');
+const motors = genericMotors();
+const clean = { ambient: '30 degC', altitude: '100 m', dirt: 'clean', water: 'dry' } as const;
+const supply = (voltage: string, frequency: string): CaseText['supply'] => ({
+  voltage,
+  frequency,
+  phases: 3,
+  source: { kind: 'stiff' },
+});
+const job = (
+  practice: CaseText['practice'],
+  voltage: string,
+  frequency: string,
+  load: CaseText['load'],
+  over: Partial<CaseText> = {},
+): CaseText => ({
+  format: 'pilgrim.case/1',
+  practice,
+  supply: supply(voltage, frequency),
+  load,
+  place: clean,
+  speed: { need: 'fixed' },
+  ...over,
+});
+const pump = (power: string, speed: string): CaseText['load'] => ({
+  machine: 'centrifugal-pump',
+  demand: { kind: 'power', power, speed },
+});
+const verdict = (r: Result, requirement: string) =>
+  r.candidates[0]?.verdicts.find((v) => v.requirement === requirement);
+
+describe('motors are offered for the grid they are connected to', () => {
+  it.each([
+    ['iec', '400 V', '50 Hz', '16 kW', '1475 rpm', '400/690 V'],
+    ['iec', '440 V', '60 Hz', '16 kW', '1770 rpm', '460 V'],
+    ['iec', '480 V', '60 Hz', '16 kW', '1770 rpm', '460 V'],
+    ['iec', '380 V', '60 Hz', '16 kW', '1770 rpm', '380/660 V'],
+    ['iec', '230 V', '50 Hz', '16 kW', '1475 rpm', '230/400 V'],
+    ['iec', '500 V', '50 Hz', '16 kW', '1475 rpm', '500 V'],
+    ['north-america', '480 V', '60 Hz', '20 hp', '1760 rpm', '208-230/460 V'],
+    ['north-america', '600 V', '60 Hz', '20 hp', '1760 rpm', '575 V'],
+    ['north-america', '380 V', '50 Hz', '20 hp', '1460 rpm', '190/380 V'],
+    ['north-america', '400 V', '50 Hz', '20 hp', '1460 rpm', '190/380 V'],
+  ] as const)(
+    '%s, %s %s: %s at %s is answered by a %s motor on the line',
+    (practice, volts, hz, power, speed, winding) => {
+      const r = solved(job(practice, volts, hz, pump(power, speed)));
+      expect(r.choice?.method).not.toBe('drive');
+      const motor = motors.find((m) => m.id === r.choice?.motor.id);
+      expect([motor?.voltageText, motor?.frequency]).toEqual([winding, Number.parseInt(hz)]);
+      expect(verdict(r, 'voltage')?.outcome).toBe('pass');
+      expect(verdict(r, 'frequency')?.outcome).toBe('pass');
+    },
+  );
+  it('IE3 at 60 Hz has the values of the premium class: 15 kW 93.0, 75 kW 95.4 % (IEC 60034-30-1, from memory)', () => {
+    const at60 = (kW: number) =>
+      motors.find((m) => m.id === `iec-ip55-60-${kW}kW-4p`)?.efficiency ?? expect.fail(`no ${kW}`);
+    expect(at60(15)).toBeCloseTo(0.93, 5);
+    expect(at60(75)).toBeCloseTo(0.954, 5);
+    // Between two ratings of that table the nearer one counts: 4 kW as 3.7, 132 kW as 150.
+    expect(at60(4)).toBeCloseTo(0.895, 5);
+    expect(at60(132)).toBeCloseTo(0.962, 5);
+  });
+  it('at another frequency synchronous speed and the slip in r/min go with it, the rating stays', () => {
+    for (const m of motors.filter((x) => x.frequency !== practiceById(x.practice).frequency)) {
+      const synchronous = (120 * m.frequency) / m.poles;
+      expect(m.speed).toBeLessThan(synchronous);
+      expect(m.speed).toBeGreaterThan(0.9 * synchronous);
+      const here = m.connections.at(-1);
+      const kva = (Math.sqrt(3) * (here?.voltage ?? 0) * (here?.current ?? 0) * m.efficiency * m.powerFactor) / m.power;
+      expect(kva, m.id).toBeCloseTo(1, 1);
+    }
+  });
+});
+
+describe('highest safe speeds (NEMA MG 1 Table 30-1; IEC 60034-1 Table 17; second pass from memory)', () => {
+  it.each([
+    [5, 2, 5200],
+    [5, 4, 3600],
+    [5, 6, 2400],
+    [7.5, 2, 4500],
+    [7.5, 4, 2700],
+    [20, 6, 2400],
+    [25, 6, 1800],
+    [30, 4, 2700],
+    [30, 2, 4500],
+    [40, 2, 3600],
+    [40, 4, 2300],
+    [100, 4, 2300],
+    [250, 6, 1800],
+  ])('%d hp with %d poles: %d r/min', (hp, poles, speed) => {
+    expect(na.safeSpeed(hp * horsepower, poles).value).toBe(speed);
+  });
+  it.each([
+    [4, 4, 3600],
+    [5.5, 4, 2700],
+    [22, 4, 2700],
+    [30, 4, 2300],
+    [90, 4, 2300],
+    [4, 2, 5200],
+    [22, 2, 4500],
+    [45, 2, 3600],
+    [15, 6, 2400],
+    [22, 6, 1800],
+  ])('%d kW with %d poles: %d r/min', (kW, poles, speed) => {
+    expect(iec.safeSpeed(kW * 1000, poles).value).toBe(speed);
+  });
+  it('eight poles, which neither table has: in proportion to six', () => {
+    expect(na.safeSpeed(10 * horsepower, 8).value).toBe(1800);
+  });
+  it('a drive that would turn a motor faster fails, one just below passes', () => {
+    const at = (max: number) =>
+      verdict(
+        solved({
+          ...job('north-america', '480 V', '60 Hz', pump('20 hp', '1760 rpm'), { method: 'drive' }),
+          motor: { catalogue: 'na-tefc-inv-30hp-4p' },
+          speed: { need: 'variable', min: 0.5, max },
+        }),
+        'speed',
+      )?.outcome;
+    expect(at(2690 / 1760)).not.toBe('fail');
+    expect(at(2720 / 1760)).toBe('fail');
+  });
+});
+
+describe('starts an hour straight on the line (NEMA MG 10 Table 2-3; from memory)', () => {
+  const wk2 = (lbft2: number): number => lbft2 * 0.45359237 * 0.3048 ** 2;
+  it.each([
+    [10, 4, 4, 12.5],
+    [10, 4, 102, 0.5],
+    [25, 4, 40, 122 / 40],
+    [50, 2, 1, 3.4],
+    [100, 6, 2362, 0.5],
+  ])('%d hp with %d poles and %d lb·ft²: the lesser of A and B ÷ Wk²', (hp, poles, inertia, starts) => {
+    expect(na.startsOnLine?.(hp * horsepower, poles, wk2(inertia))?.value.starts).toBeCloseTo(starts, 3);
+  });
+  it('rest between: 46 s for 10 hp, 110 s for 100 hp, four poles', () => {
+    expect(na.startsOnLine?.(10 * horsepower, 4, 1)?.value.rest).toBe(46);
+    expect(na.startsOnLine?.(100 * horsepower, 4, 1)?.value.rest).toBe(110);
+  });
+  it('IEC has no such table; nor has it eight poles or more than 250 hp', () => {
+    expect(iec.startsOnLine).toBeUndefined();
+    expect(na.startsOnLine?.(10 * horsepower, 8, 1)).toBeUndefined();
+    expect(na.startsOnLine?.(300 * horsepower, 4, 1)).toBeUndefined();
+  });
+  const often = (perHour: number, method: CaseText['method']) =>
+    solved({
+      ...conveyor,
+      method,
+      place: clean,
+      load: {
+        machine: 'centrifugal-pump',
+        demand: { kind: 'power', power: '8 hp', speed: '1755 rpm' },
+        startsPerHour: perHour,
+      },
+      motor: { catalogue: 'na-tefc-inv-10hp-4p' },
+    });
+  it('direct: the standard’s 12.5 an hour count where heat would bear more', () => {
+    expect(figure(often(12, 'direct'), 'start.startsPerHour')).toBeGreaterThan(12.5);
+    expect(verdict(often(12, 'direct'), 'starts')?.outcome).toBe('pass');
+    expect(verdict(often(13, 'direct'), 'starts')?.outcome).not.toBe('pass');
+    expect(often(12, 'direct').facts.find((f) => f.id === 'start.permitted-starts')?.text).toMatch(
+      /12\.5.*46 s of rest/,
+    );
+  });
+  it('a drive is capped by neither, and nobody tells it to start gentler', () => {
+    const r = often(200, 'drive');
+    expect(findingIds(r)).not.toContain('start.too-often');
+    expect(JSON.stringify(r.candidates[0]?.verdicts)).not.toContain('Start gentler');
+    expect(r.figures['start.startsPerHour']).toBeUndefined();
+  });
+});
+
+describe('the supplier’s limit and generators', () => {
+  const limited = (startLimit: string) =>
+    solved({
+      ...job('iec', '400 V', '50 Hz', pump('16 kW', '1475 rpm')),
+      supply: { ...supply('400 V', '50 Hz'), startLimit },
+    });
+  it('a start may not draw more than the supplier permits: another method, with its current below', () => {
+    expect(limited('1000 A').choice?.method).toBe('direct');
+    const r = limited('90 A');
+    expect(r.choice?.method).not.toBe('direct');
+    expect(figure(r, `start.${r.choice?.method}.peakCurrent`)).toBeLessThanOrEqual(90);
+    expect(
+      r.methods.find((m) => m.method === 'direct')?.verdicts.find((v) => v.requirement === 'supply')?.text,
+    ).toMatch(/the supplier lets a start draw 90 A/);
+  });
+  const generator = (own: object) =>
+    figure(
+      solved({
+        ...job('iec', '400 V', '50 Hz', pump('16 kW', '1475 rpm')),
+        supply: { ...supply('400 V', '50 Hz'), source: { kind: 'generator', subtransientReactance: 0.12, ...own } },
+      }),
+      'start.sourceImpedance',
+    );
+  it('kW at its power factor is kVA: 200 kW at 0.8 is 250 kVA; without one 0.8 is assumed, and said', () => {
+    expect(generator({ rating: '200 kW', powerFactor: 0.8 })).toBeCloseTo(generator({ rating: '250 kVA' }), 9);
+    expect(generator({ rating: '200 kW' })).toBeCloseTo((0.12 * 400 ** 2) / 250e3, 9);
+  });
+  it('two alike side by side are twice as stiff', () => {
+    expect(generator({ rating: '250 kVA', sets: 2 })).toBeCloseTo(generator({ rating: '250 kVA' }) / 2, 9);
+  });
+});
+
+describe('what the law asks of new motors', () => {
+  const floor = (kW: number, poles: number, year = 2025) => iec.efficiencyFloor(kW * 1000, poles, year)?.name;
+  it.each([
+    [0.55, 4, 2025, 'IE2'],
+    [0.37, 2, 2025, 'IE2'],
+    [0.55, 4, 2020, undefined],
+    [0.75, 4, 2025, 'IE3'],
+    [55, 8, 2025, 'IE3'],
+    [55, 8, 2020, undefined],
+    [75, 4, 2025, 'IE4'],
+    [200, 6, 2025, 'IE4'],
+    [75, 8, 2025, 'IE3'],
+    [250, 4, 2025, 'IE3'],
+    [75, 4, 2023, 'IE3'],
+    [7.5, 4, 2016, 'IE2'],
+  ] as const)(
+    'European Union: %d kW with %d poles made in %d: %s (Regulation 2019/1781, from memory)',
+    (kW, poles, year, name) => {
+      expect(floor(kW, poles, year)).toBe(name);
+    },
+  );
+  it('a floor tabled at 50 Hz does not judge a 60 Hz motor', () => {
+    const r = solved(job('iec', '460 V', '60 Hz', pump('16 kW', '1770 rpm')));
+    expect(verdict(r, 'efficiency-floor')).toBeUndefined();
+  });
+});
+
+describe('constant power below the demand’s speed is sized by torque at the least speed', () => {
+  const winder = (power: string, range: number, practice: 'iec' | 'north-america') =>
+    solved({
+      ...job(practice, practice === 'iec' ? '400 V' : '480 V', practice === 'iec' ? '50 Hz' : '60 Hz', {
+        machine: 'winder',
+        demand: { kind: 'power', power, speed: practice === 'iec' ? '1470 rpm' : '1770 rpm' },
+      }),
+      speed: { need: 'variable', min: 1 / range, max: 1 },
+    });
+  it.each([
+    ['18 hp', 4, 'north-america'],
+    ['10 kW', 3, 'iec'],
+    ['5 kW', 2, 'iec'],
+  ] as const)('%s over %d : 1, %s', (power, range, practice) => {
+    const r = winder(power, range, practice);
+    const rated = figure(r, 'choice.ratedPower') / ((figure(r, 'choice.ratedSpeed') * Math.PI) / 30);
+    const [value, unit] = power.split(' ');
+    const watts = Number(value) * (unit === 'hp' ? horsepower : 1000);
+    const least = ((practice === 'iec' ? 1470 : 1770) * Math.PI) / 30 / range;
+    expect(rated).toBeGreaterThanOrEqual((watts / least) * 0.99);
+    expect(rated).toBeLessThan((watts / least) * 2);
+  });
+});
+
+describe('what is asked for beside the rating', () => {
+  const asks = (machine: NonNullable<CaseText['load']>['machine']) =>
+    solved(
+      job('iec', '400 V', '50 Hz', { machine, demand: { kind: 'power', power: '11 kW', speed: '1470 rpm' } }),
+    ).findings.find((f) => f.id === 'choice.ask-for')?.text;
+  it.each([
+    ['hoist', /brake motor.*S4.*persons/],
+    ['deep-well-pump', /vertical hollow-shaft.*submersible.*sine filter/],
+    ['compressor', /unloaded/],
+    ['crusher', /overload/],
+  ] as const)('%s (common practice)', (machine, words) => expect(asks(machine)).toMatch(words));
+  it.each(['centrifugal-pump', 'conveyor'] as const)('nothing of a %s', (machine) =>
+    expect(asks(machine)).toBeUndefined(),
+  );
+  const throttled = (machine: 'displacement-pump' | 'centrifugal-pump', control: 'throttle-valve' | 'bypass') =>
+    findingIds(
+      solved({
+        ...job('iec', '400 V', '50 Hz', { machine, demand: { kind: 'power', power: '11 kW', speed: '1470 rpm' } }),
+        speed: { need: 'variable', min: 0.5, control, profile: [{ hours: 4000, flow: 0.6 }] },
+      }),
+    );
+  it('a displacement pump is never throttled; a bypass is its way, and a centrifugal one may be', () => {
+    expect(throttled('displacement-pump', 'throttle-valve')).toContain('cost.displacement-throttled');
+    expect(throttled('displacement-pump', 'bypass')).not.toContain('cost.displacement-throttled');
+    expect(throttled('centrifugal-pump', 'throttle-valve')).not.toContain('cost.displacement-throttled');
+  });
+});
+
+describe('damp and frost', () => {
+  const ids = (place: CaseText['place'], over: Partial<CaseText> = {}) =>
+    findingIds(
+      solved({ ...job('iec', '400 V', '50 Hz', pump('11 kW', '1470 rpm')), place: { ...clean, ...place }, ...over }),
+    );
+  const variable: Partial<CaseText> = { speed: { need: 'variable', min: 0.5 } };
+  it('damp air asks for heater and drain; dry air does not', () => {
+    expect(ids({ humid: true })).toContain('place.condensation');
+    expect(ids({ humid: false })).not.toContain('place.condensation');
+  });
+  it('a drive bears no frost, at its own place or at the motor’s; without a drive nobody asks', () => {
+    expect(ids({ driveAmbientMin: '-1 degC' }, variable)).toContain('place.drive-cold');
+    expect(ids({ driveAmbientMin: '1 degC' }, variable)).not.toContain('place.drive-cold');
+    expect(ids({ ambientMin: '-5 degC' }, variable)).toContain('place.drive-cold');
+    expect(ids({ ambientMin: '-5 degC', driveAmbientMin: '5 degC' }, variable)).not.toContain('place.drive-cold');
+    expect(ids({ ambientMin: '-5 degC' })).not.toContain('place.drive-cold');
+  });
+});
+
+describe('over 300 random plates', () => {
+  const frames = [
+    '184T',
+    '215T',
+    '256T',
+    '286T',
+    '182TC',
+    '215JM',
+    '184JP',
+    '256TZ',
+    '254U',
+    '56C',
+    '132M',
+    '160L',
+    '254TD',
+  ];
+  const words = ['TEFC', 'ODP', 'TEFC XP', 'Ex d IIC T4', 'Class I Div 2', 'EXPLOSION PROOF', 'TEFC DIP'];
+  const plates = fc.record({
+    power: fc.constantFrom('3 hp', '5 hp', '10 hp', '15 hp', '20 hp'),
+    frame: fc.constantFrom(...frames),
+    enclosure: fc.constantFrom(...words),
+    hazardous: fc.constantFrom(undefined, false, true),
+    practice: fc.constantFrom('north-america' as const, 'iec' as const),
+  });
+  it('the choice is never called impossible, nor an ordinary motor for a certified one unless the place is safe', () => {
+    let chosen = 0;
+    fc.assert(
+      fc.property(plates, ({ power, frame, enclosure, hazardous, practice }) => {
+        const r = solved({
+          format: 'pilgrim.case/1',
+          practice,
+          supply: supply('460 V', '60 Hz'),
+          plate: { ...ordinaryPlate, power, frame, enclosure, voltage: '230/460 V' },
+          place: { ...clean, hazardous },
+          load: { machine: 'centrifugal-pump', demand: { kind: 'power', power: '2.5 hp', speed: '1750 rpm' } },
+        });
+        const marked = !['TEFC', 'ODP'].includes(enclosure);
+        if (hazardous === true || (marked && hazardous === undefined)) expect(r.choice).toBeNull();
+        if (!r.choice) return;
+        chosen++;
+        expect(r.replacement?.lines.filter((l) => l.likeness === 'impossible')).toEqual([]);
+      }),
+      { numRuns: 300, seed: 3 },
+    );
+    expect(chosen).toBeGreaterThan(80);
+  });
+});
+
+describe('a fixed-speed answer speaks of no drive', () => {
+  it('over likely cases: no caution of the drive where none is chosen', () => {
+    fc.assert(
+      fc.property(likelyCase, (text) => {
+        const reading = readCase({ ...text, speed: { need: 'fixed' } });
+        if (!reading.ok) return;
+        const r = solved({ ...text, speed: { need: 'fixed' } });
+        if (!r.choice || r.choice.method === 'drive') return;
+        expect(r.findings.filter((f) => f.id.startsWith('drive.') && f.level !== 'note').map((f) => f.id)).toEqual([]);
+      }),
+      { numRuns: 80, seed: 9 },
+    );
+  });
+  it('no place told: never an open motor', () => {
+    fc.assert(
+      fc.property(likelyCase, (text) => {
+        const r = solved({ ...text, place: {}, plate: undefined, history: undefined });
+        if (r.choice) expect(motors.find((m) => m.id === r.choice?.motor.id)?.enclosure).not.toBe('open');
+      }),
+      { numRuns: 60, seed: 4 },
+    );
+  });
+});
