@@ -291,6 +291,121 @@ describe('what is asked for beside the rating', () => {
   });
 });
 
+describe('where no motor turns at the machine’s speed, poles and ratio are proposed together', () => {
+  const at = (speed: string, over: Partial<CaseText> = {}, train?: NonNullable<CaseText['load']>['train']) =>
+    solved(
+      job(
+        'iec',
+        '400 V',
+        '50 Hz',
+        { machine: 'mixer', demand: { kind: 'torque', torque: '800 N·m', speed }, train },
+        over,
+      ),
+    ).findings.find((f) => f.id === 'load.no-train');
+  it('40 r/min: a gearbox of about 36 : 1 with four poles, 24 : 1 with six, and the motor each takes', () => {
+    const found = at('40 rpm');
+    expect(found?.text).toMatch(
+      /4 poles a gearbox of 36\.\d : 1 and 4 kW 4-pole.*6 poles a gearbox of 24\.\d : 1 and 4 kW 6-pole/,
+    );
+    expect(found?.suggestions.map((s) => [s.field, s.value])).toEqual([
+      ['load.train.kind', 'gearbox'],
+      ['load.train.ratio', expect.closeTo(1460 / 40, 0)],
+    ]);
+  });
+  it('a ratio of four and less is a belt’s', () => {
+    expect(at('500 rpm')?.text).toMatch(/4 poles a belt of 2\.9\d : 1/);
+  });
+  it('not where a train is given, a motor is made for the speed, or a drive follows it', () => {
+    expect(at('40 rpm', {}, { kind: 'gearbox', ratio: 36 })).toBeUndefined();
+    expect(at('1470 rpm')).toBeUndefined();
+    expect(at('1200 rpm', { speed: { need: 'variable', min: 0.5 } })).toBeUndefined();
+  });
+  it('taken as proposed, a motor is chosen', () => {
+    const r = solved(
+      job('iec', '400 V', '50 Hz', {
+        machine: 'mixer',
+        demand: { kind: 'torque', torque: '800 N·m', speed: '40 rpm' },
+        train: { kind: 'gearbox', ratio: 36.5 },
+      }),
+    );
+    expect(r.choice?.motor.power).toBe('4 kW');
+  });
+});
+
+describe('on a drive volts per hertz decide, not the volts of the plate', () => {
+  const old = {
+    power: '25 hp',
+    voltage: '460 V',
+    current: '30 A',
+    speed: '1770 rpm',
+    frequency: '60 Hz',
+    frame: '284T',
+    enclosure: 'TEFC',
+    efficiency: 0.93,
+    insulation: 'F',
+  } as const;
+  const kept = (speed: string, method: CaseText['method'] = 'drive') => {
+    const r = solved({
+      ...job('iec', '400 V', '50 Hz', pump('12 kW', speed), { method, speed: { need: 'variable', min: 0.5, max: 1 } }),
+      plate: old,
+      motor: { existing: true },
+    });
+    return verdict(r, 'voltage');
+  };
+  it('a 460 V 60 Hz motor at 50 Hz on 400 V has its flux: to 52.2 Hz', () => {
+    expect(kept('1475 rpm')).toMatchObject({ outcome: 'pass', text: expect.stringContaining('full flux to 52.17 Hz') });
+  });
+  it('above that it has not: 1530 r/min is within, 1550 beyond; nor has it straight on the line', () => {
+    expect(kept('1530 rpm')?.outcome).toBe('pass');
+    expect(kept('1550 rpm')?.outcome).toBe('fail');
+    expect(kept('1475 rpm', 'direct')?.outcome).toBe('fail');
+  });
+});
+
+describe('size', () => {
+  it('a peak excuses a size for the peak, not one for twice the peak', () => {
+    const crusher = (id: string) =>
+      verdict(
+        solved({
+          ...job('iec', '400 V', '50 Hz', {
+            machine: 'crusher',
+            demand: { kind: 'power', power: '90 kW', speed: '1480 rpm' },
+            overload: { ratio: 2, duration: '10 s' },
+          }),
+          motor: { catalogue: id },
+        }),
+        'loading',
+      );
+    expect(crusher('iec-ip55-ie4-200kW-4p')).toMatchObject({
+      outcome: 'pass',
+      text: expect.stringContaining('peaks of 2.00'),
+    });
+    expect(crusher('iec-ip55-ie4-250kW-4p')?.outcome).toBe('caution');
+  });
+  it('food above the stainless sizes: epoxy', () => {
+    const food = (hp: number) =>
+      solved(
+        job(
+          'north-america',
+          '480 V',
+          '60 Hz',
+          { machine: 'mixer', demand: { kind: 'power', power: `${hp} hp`, speed: '1750 rpm' } },
+          { place: { food: true } },
+        ),
+      ).choice?.motor;
+    expect(food(8)).toMatchObject({ construction: 'stainless' });
+    expect(food(34)).toMatchObject({ construction: 'cast-iron', enclosure: expect.stringContaining('epoxy') });
+  });
+  it('a load that nobody gave an inertia keeps it, whatever motor is tried: usual for its own size', () => {
+    const with_ = (id: string) =>
+      figure(
+        solved({ ...job('iec', '400 V', '50 Hz', pump('16 kW', '1475 rpm')), motor: { catalogue: id } }),
+        'start.loadInertia',
+      );
+    expect(with_('iec-ip55-ie3-18_5kW-4p')).toBe(with_('iec-ip55-ie3-37kW-4p'));
+  });
+});
+
 describe('damp and frost', () => {
   const ids = (place: CaseText['place'], over: Partial<CaseText> = {}) =>
     findingIds(

@@ -53,6 +53,8 @@ interface Series {
   readonly blower?: boolean;
   /** High starting torque: the tradition's design for loads that are hard to start. */
   readonly hard?: boolean;
+  /** Cast iron under epoxy, where stainless is not made. */
+  readonly coated?: boolean;
   /** Wound for another supply than the usual one of its tradition. */
   readonly winding?: (rating: number) => Winding;
   /** Frequency where it is not the tradition's own, Hz. */
@@ -109,6 +111,7 @@ const naSeries: readonly Series[] = [
   { key: 'tebc', enclosure: 'enclosed', enclosureText: 'TEBC inverter duty', ...premium, price: 1.55, inverterDuty: true, blower: true },
   { key: 'severe', enclosure: 'severe-duty', enclosureText: 'TEFC severe duty', ...premium, price: 1.25 },
   { key: 'wash', enclosure: 'washdown', enclosureText: 'TEFC washdown', ...premium, price: 1.9, inverterDuty: true, upTo: 20 },
+  { key: 'epoxy', enclosure: 'washdown', enclosureText: 'TEFC washdown, epoxy', ...premium, price: 1.45, from: 25, upTo: 200, coated: true },
   { key: 'odp-50', enclosure: 'open', enclosureText: 'ODP', ...premium, column: 'open', price: 0.95, ...at50 },
   { key: 'tefc-50', enclosure: 'enclosed', enclosureText: 'TEFC', ...premium, price: 1.1, ...at50 },
   { key: 'inv-50', enclosure: 'enclosed', enclosureText: 'TEFC inverter duty', ...premium, price: 1.28, inverterDuty: true, ...at50 },
@@ -128,6 +131,7 @@ const iecSeries: readonly Series[] = [
   { key: 'ic416', enclosure: 'enclosed', enclosureText: 'IP55 IC416 inverter duty', ...ie3, price: 1.5, inverterDuty: true, blower: true },
   { key: 'ip56', enclosure: 'severe-duty', enclosureText: 'IP56 severe duty', ...ie3, price: 1.22 },
   { key: 'ip66', enclosure: 'washdown', enclosureText: 'IP66 washdown', ...ie3, price: 1.7, inverterDuty: true, upTo: 15 },
+  { key: 'epoxy', enclosure: 'washdown', enclosureText: 'IP66 washdown, epoxy', ...ie3, price: 1.4, from: 18.5, upTo: 160, coated: true },
   { key: 'ip55-230', enclosure: 'enclosed', enclosureText: 'IP55', ...ie3, price: 1.04, from: 4, upTo: 45, winding: () => deltaStar(230, 400) },
   { key: 'ip55-60', enclosure: 'enclosed', enclosureText: 'IP55', ...ie3, price: 1.05, ...at60 },
   { key: 'ip55-60-380', enclosure: 'enclosed', enclosureText: 'IP55', ...ie3, price: 1.07, ...at60low },
@@ -301,7 +305,7 @@ function motor(tradition: Tradition, series: Series, rating: number, poles: Pole
   const frame = frameOf(tradition, rating, poles);
   const inverterDuty = series.inverterDuty ?? false;
   const cooling = series.enclosure === 'open' ? 'open' : series.blower ? 'blower' : 'shaft-fan';
-  const construction = usualConstruction(power, series.enclosure, inverterDuty);
+  const construction = series.coated ? 'cast-iron' : usualConstruction(power, series.enclosure, inverterDuty);
   const letter = series.hard ? tradition.hardDesign : tradition.design;
   const hard = series.hard ? practice.design(letter, power, poles) : undefined;
   const lockedRotorTorque = hard?.lockedRotorTorque ?? practice.lockedRotorTorque(power, poles).value;

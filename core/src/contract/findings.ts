@@ -52,6 +52,7 @@ export const findingLevels = {
   'load.missing': ['caution'],
   'load.from-plate': ['note'],
   'load.train-twice': ['caution'],
+  'load.no-train': ['caution'],
   'load.sheave-unused': ['note'],
   'load.belt-pull': ['caution', 'note'],
   'load.speed-read': ['caution'],

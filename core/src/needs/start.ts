@@ -1,20 +1,32 @@
 import type { Case } from '../case';
+import { modelInertia } from '../catalogue';
 import { q, writeQuantity } from '../quantity';
 import { pinnedCircuit } from './circuit';
 import { factsOf } from '../practice';
 import type { StartNeeds, Walk } from './walk';
 
 /** What the case asks of a start, once the load station has told the inertia at the motor. */
-export function startNeeds({ input, practice, w }: Pick<Walk, 'input' | 'practice' | 'w'>): StartNeeds {
+export function startNeeds(
+  { input, practice, w }: Pick<Walk, 'input' | 'practice' | 'w'>,
+  frequency: number,
+): StartNeeds {
   return {
     settings: input.start,
     loadInertia: input.load?.inertia ? w.value('load.inertiaAtMotor') : undefined,
     inertiaRatio: factsOf(input.load?.machine).inertia,
+    sizeInertia: sizeInertia(w.value('load.motorPower'), w.value('load.motorSpeed'), frequency),
     stallTime: input.start?.stallTime?.value ?? q(practice.stallTime.value, 's'),
     permitted: permittedTime(input),
     perHour: input.load?.startsPerHour,
     circuit: pinnedCircuit({ input }),
   };
+}
+
+/** A machine does not grow with the motor that is tried on it: what is usual is a multiple of its own size's rotor. */
+function sizeInertia(power: number | undefined, speed: number | undefined, frequency: number): number | undefined {
+  if (power === undefined || speed === undefined || !(power > 0) || !(speed > 0)) return undefined;
+  const pairs = Math.max(1, Math.round((60 * frequency) / speed));
+  return modelInertia(power, (60 * frequency) / pairs);
 }
 
 /** Longest time to speed: the case's, else what the machine itself asks, else none. */

@@ -102,6 +102,8 @@ export interface StartNeeds {
   readonly loadInertia: number | undefined;
   /** Where it was not: usual for the machine, as a multiple of the motor's. */
   readonly inertiaRatio: number;
+  /** Rotor inertia in kg·m² of a motor of the load's own size, which the multiple is of; undefined without a load. */
+  readonly sizeInertia: number | undefined;
   /** Time in s that the motor bears its locked-rotor current, hot. */
   readonly stallTime: number;
   /** Longest time to speed in s, Infinity where nobody asks; `machine`: by the kind of machine. */

@@ -80,10 +80,11 @@ function cableOf({ place }: Needs, current: number): StartCase['feed']['cable'] 
 }
 
 function inertiaOf({ start }: Needs, motor: Motor): number {
-  const J_m = q(motor.inertia, 'kg.m2');
-  const J_L =
-    start.loadInertia === undefined
-      ? usualInertia.of({ J_m, k_J: q(start.inertiaRatio, '1') })
-      : q(start.loadInertia, 'kg.m2');
-  return totalInertia.of({ J_m, J_L });
+  return totalInertia.of({ J_m: q(motor.inertia, 'kg.m2'), J_L: q(loadInertiaOf({ start }, motor), 'kg.m2') });
+}
+
+/** Inertia of load and train at the motor in kg·m²: given, or usual for a machine of its size. */
+export function loadInertiaOf({ start }: Pick<Needs, 'start'>, motor: Motor): number {
+  if (start.loadInertia !== undefined) return start.loadInertia;
+  return usualInertia.of({ J_m: q(start.sizeInertia ?? motor.inertia, 'kg.m2'), k_J: q(start.inertiaRatio, '1') });
 }

@@ -5,7 +5,7 @@ import { percent, type Needs } from '../needs';
 import { pointForTorque, simulate, startsPerHour, type Run, type StartCase } from '../physics';
 import { keeps, unlimitedStart, type Practice } from '../practice';
 import { q, writeQuantity } from '../quantity';
-import { benchFor, type Bench } from './bench';
+import { benchFor, loadInertiaOf, type Bench } from './bench';
 import type { UsualSettings } from './plans';
 import { startOf, type Started } from './run';
 
@@ -155,11 +155,7 @@ function startsOf(needs: Needs, motor: Motor, bench: Bench, method: Method, run:
 
 /** What the standard permits straight on the line, with the inertia given, or usual for the machine. */
 export const startsByStandard = (needs: Needs, motor: Motor): ReturnType<NonNullable<Practice['startsOnLine']>> =>
-  needs.practice.startsOnLine?.(
-    motor.power,
-    motor.poles,
-    needs.start.loadInertia ?? needs.start.inertiaRatio * motor.inertia,
-  );
+  needs.practice.startsOnLine?.(motor.power, motor.poles, loadInertiaOf(needs, motor));
 
 /** Starts an hour whose heat, with that of running, stays at full load's. */
 function startsBorne(needs: Needs, bench: Bench, run: Run): number | undefined {

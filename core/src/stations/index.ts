@@ -3,6 +3,7 @@ export * from './plate/measured';
 export * from './plate/history';
 export * from './plate/replacement';
 export * from './load/load';
+export { usualTrainEfficiency } from './load/drivetrain';
 export * from './place/place';
 export * from './speed/speed';
 export * from './choice/buying';

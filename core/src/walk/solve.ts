@@ -54,6 +54,7 @@ import {
 } from '../stations';
 import { closedBeside, onShelf } from './beside';
 import { optionsOf } from './options';
+import { proposeTrain } from './train';
 import { summaries } from './summaries';
 
 export const coreVersion = '0.1.0';
@@ -108,7 +109,7 @@ export function solveWith(input: Case, shelf: readonly Motor[] = [], told = best
         reactorShare: input.start?.reactor?.share ?? tap,
         softLimit: input.start?.softStarter?.limit ?? softLimit,
       },
-      start: startNeeds(walk),
+      start: startNeeds(walk, supply.frequency),
       oldFrame: plate.frame,
       old: plate,
       lessons,
@@ -240,6 +241,7 @@ function chooseAndTell(
 
   w.enter('choice');
   tellOldSize(walk, needs, plate);
+  if (!pinned) proposeTrain(walk, needs, offered);
   let subject: Subject | undefined;
   let choice: Choice | null = null;
   let i = -1;

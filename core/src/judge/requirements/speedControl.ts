@@ -15,7 +15,7 @@ export const speedControl = requirement({
     if (outcome === 'pass')
       return needs.speed.variable
         ? 'Speed follows the need.'
-        : 'Speed is fixed, but no other method starts this motor here.';
+        : 'Speed is fixed, but no other method runs this motor here.';
     return outcome === 'fail'
       ? `${methodNames[method]} cannot vary speed, and the machine needs it.`
       : 'Speed is fixed: a drive used only for starting is usually money ' +

@@ -104,7 +104,7 @@ export const usualInertia = law({
   unit: 'kg.m2',
   takes: { J_m: 'kg.m2', k_J: '1' },
   formula: 'k_J * J_m',
-  source: commonPractice('Load inertia as a multiple of the motor’s, by the kind of machine'),
+  source: commonPractice('Load inertia as a multiple of the rotor’s of its size, by the kind of machine'),
   estimate: { basis: 'no inertia given', band: [0.3, 3] },
   range: { J_m: notNegative, k_J: [0, 100] },
   example: { of: { J_m: 0.05, k_J: 10 }, gives: 0.5, from: 'by hand' },

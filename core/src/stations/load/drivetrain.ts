@@ -17,7 +17,12 @@ export interface Drivetrain {
 }
 
 /** Usual efficiency of one stage at rated load. */
-const usualEfficiency: Readonly<Record<TrainKind, number>> = { direct: 1, belt: 0.95, gearbox: 0.94, chain: 0.96 };
+export const usualTrainEfficiency: Readonly<Record<TrainKind, number>> = {
+  direct: 1,
+  belt: 0.95,
+  gearbox: 0.94,
+  chain: 0.96,
+};
 const efficiencySource: Source = commonPractice(
   'V-belts 95 %, chain 96 %, a gearbox of one or two steps 94 %; worm gears far less',
 );
@@ -37,7 +42,7 @@ function ofWhole(train: Train | undefined): Drivetrain {
       : field('load.train.ratio', q(train.ratio, '1'));
   const efficiency: Given<'1'> =
     train?.efficiency === undefined
-      ? assumed('load.train.efficiency', q(usualEfficiency[kind], '1'), whyUsual(kind))
+      ? assumed('load.train.efficiency', q(usualTrainEfficiency[kind], '1'), whyUsual(kind))
       : field('load.train.efficiency', q(train.efficiency, '1'));
   return { ratio, efficiency, ratioValue: train?.ratio ?? 1, first: kind };
 }
@@ -46,7 +51,11 @@ function ofStages(walk: Walk, train: Train, given: NonNullable<Train['stages']>)
   const { w } = walk;
   const stages = given.map((s) => {
     const kind = s.kind ?? 'direct';
-    return { ratio: s.ratio ?? 1, efficiency: s.efficiency ?? usualEfficiency[kind], inertia: s.inertia?.value ?? 0 };
+    return {
+      ratio: s.ratio ?? 1,
+      efficiency: s.efficiency ?? usualTrainEfficiency[kind],
+      inertia: s.inertia?.value ?? 0,
+    };
   });
   if (train.ratio !== undefined || train.efficiency !== undefined || train.kind !== undefined)
     w.finding('load.train-twice', 'caution', 'The train is given as a whole and by stages: the stages count.', {
@@ -58,7 +67,7 @@ function ofStages(walk: Walk, train: Train, given: NonNullable<Train['stages']>)
     return [
       ...(s.ratio === undefined ? [{ field: `${path}.ratio`, value: 1, why: 'no ratio given for this stage' }] : []),
       ...(s.efficiency === undefined
-        ? [{ field: `${path}.efficiency`, value: usualEfficiency[kind], why: whyUsual(kind) }]
+        ? [{ field: `${path}.efficiency`, value: usualTrainEfficiency[kind], why: whyUsual(kind) }]
         : []),
     ];
   });

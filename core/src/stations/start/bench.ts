@@ -1,4 +1,5 @@
 import type { Motor } from '../../catalogue';
+import { model } from '../../contract';
 import { assumed, field, prescribed, type Given } from '../../law';
 import { cableResistance, totalInertia, usualInertia } from '../../physics';
 import { q } from '../../quantity';
@@ -34,9 +35,17 @@ function tellInertia({ w }: Walk, { start }: Needs, motor: Motor): void {
     return;
   }
   const k = start.inertiaRatio;
+  const size: Given<'kg.m2'> =
+    start.sizeInertia === undefined
+      ? J_m
+      : prescribed(q(start.sizeInertia, 'kg.m2'), model('Rotor inertia by size', 'of a motor of the load’s own power'));
   w.figure('start.loadInertia', usualInertia, {
-    J_m,
-    k_J: assumed('load.inertia', q(k, '1'), `no inertia given: ${k} × the motor’s, usual for the machine`),
+    J_m: size,
+    k_J: assumed(
+      'load.inertia',
+      q(k, '1'),
+      `no inertia given: ${k} × that of a motor of its size, usual for the machine`,
+    ),
   });
   w.figure('start.inertia', totalInertia, { J_m, J_L: 'start.loadInertia' });
 }
