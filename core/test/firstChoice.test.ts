@@ -124,12 +124,18 @@ describe('size has two sides', () => {
     expect(pinned(10)).toMatchObject({ outcome: 'caution' });
   });
   it('a cycle, constant power or inertia is a reason, and is said', () => {
-    expect(pinned(20, { overload: { ratio: 1.6 } })).toMatchObject({
+    // 20 on 60 hp is a third: peaks of three times ask as much, of 1.6 times do not.
+    expect(pinned(20, { overload: { ratio: 3 } })).toMatchObject({
       outcome: 'pass',
       text: expect.stringContaining('peaks'),
     });
-    expect(pinned(20, { overload: { ratio: 1.4 } })).toMatchObject({ outcome: 'caution' });
-    expect(pinned(20, { shape: 'constant-power' })).toMatchObject({
+    expect(pinned(20, { overload: { ratio: 1.6 } })).toMatchObject({ outcome: 'caution' });
+    const speed = { need: 'variable', min: 0.3, max: 1 } as const;
+    const winder = solved({
+      ...fan(20, { speed }, { shape: 'constant-power' }),
+      motor: { catalogue: 'na-tefc-60hp-4p' },
+    });
+    expect(verdict(winder, 'loading')).toMatchObject({
       outcome: 'pass',
       text: expect.stringContaining('constant power'),
     });
@@ -474,7 +480,7 @@ describe('a drive that only starts', () => {
   it('is right where nothing else starts the motor, and no caution stands beside it', () => {
     const r = solved(heavy(60));
     expect(r.choice).toMatchObject({ method: 'drive', outcome: 'pass' });
-    expect(verdict(r, 'speed-control')?.text).toContain('no other method starts');
+    expect(verdict(r, 'speed-control')?.text).toContain('no other method runs');
     expect(findingIds(r)).not.toContain('drive.no-use');
     for (const x of r.start?.rows ?? []) if (x.method !== 'drive' && x.run) expect(x.outcome, x.method).toBe('fail');
   });
