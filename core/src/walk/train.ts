@@ -32,6 +32,7 @@ export function proposeTrain({ input, w }: Walk, needs: Needs, motors: readonly 
   );
   const [first] = proposals;
   if (!first) return;
+  w.enter('load');
   w.finding(
     'load.no-train',
     'caution',
@@ -45,6 +46,7 @@ export function proposeTrain({ input, w }: Walk, needs: Needs, motors: readonly 
       ],
     },
   );
+  w.enter('choice');
 }
 
 interface Proposal {

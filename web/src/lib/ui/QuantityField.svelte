@@ -15,6 +15,8 @@
     path: string;
     label: string;
     dimension: Dimension;
+    /** Another dimension it may be given in, such as a generator's kW. */
+    also?: Dimension;
     /** Read as a rating that a plate may stamp in groups. */
     grouped?: boolean;
     /** Shown where the field is empty: what is then assumed, or an example. */
@@ -22,10 +24,11 @@
     /** Said under the field while it is empty. */
     hint?: string;
   }
-  let { path, label, dimension, grouped = false, placeholder, hint }: Props = $props();
+  let { path, label, dimension: own, also, grouped = false, placeholder, hint }: Props = $props();
   const desk = useDesk();
 
   const typed = $derived(String(desk().value(path) ?? ''));
+  const dimension = $derived(also && !readQuantity(own, typed).ok && readQuantity(also, typed).ok ? also : own);
   const reading = $derived(
     typed === '' ? undefined : grouped ? readGroups(dimension, typed) : readQuantity(dimension, typed),
   );
@@ -37,13 +40,13 @@
     const read = readQuantity(dimension, typed);
     if (!read.ok) return '';
     const spec = dimensions[dimension];
-    const own = findUnit(spec, unitTextOf(typed));
+    const typedUnit = findUnit(spec, unitTextOf(typed));
     const readings = [
       writeQuantity(read.value.value, spec.base, 'si'),
       writeQuantity(read.value.value, spec.base, 'us'),
     ];
     return [...new Set(readings)]
-      .filter((t) => findUnit(spec, unitTextOf(t)) !== own)
+      .filter((t) => findUnit(spec, unitTextOf(t)) !== typedUnit)
       .map((t) => `= ${t}`)
       .join('  ');
   }

@@ -24,8 +24,18 @@
   const curve = $derived(desk().result?.curves.torqueSpeed);
   const ownCurve = $derived(typeof desk().value('load.shape') === 'object');
   const cyclic = $derived(desk().value('load.cycle') !== undefined);
+  const geared = $derived(desk().result?.findings.find((f) => f.id === 'load.no-train'));
+  const takeTrain = (): void => {
+    for (const { field, value } of geared?.suggestions ?? []) desk().set(field, value);
+  };
 </script>
 
+{#if geared}
+  <Group title="Poles and ratio together">
+    <p class="mb-2" data-testid="no-train">{geared.text}</p>
+    <button type="button" class="push" onclick={takeTrain}>Take the first</button>
+  </Group>
+{/if}
 <Group
   title="What the machine asks"
   note="Nobody has a feel for horsepower; force at a radius can be measured. Isolate and lock out before you put a scale on a shaft."

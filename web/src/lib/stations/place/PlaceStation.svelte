@@ -23,6 +23,7 @@
   <div class="grid gap-3 sm:grid-cols-4">
     <ChoiceField path="place.dirt" label="Dirt" options={dirt} />
     <ChoiceField path="place.water" label="Water" options={water} />
+    <ChoiceField path="place.humid" label="Damp, or standing long" options={yesNo} />
     <ChoiceField path="place.corrosive" label="Corrosive" options={yesNo} />
     <ChoiceField path="place.food" label="Touches food" options={yesNo} />
     <ChoiceField path="place.vibration" label="Vibration" options={yesNo} />
@@ -53,6 +54,12 @@
     <QuantityField
       path="place.driveAmbient"
       label="Ambient at the drive"
+      dimension="temperature"
+      placeholder="same as the motor"
+    />
+    <QuantityField
+      path="place.driveAmbientMin"
+      label="Lowest at the drive"
       dimension="temperature"
       placeholder="same as the motor"
     />

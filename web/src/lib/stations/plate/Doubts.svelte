@@ -12,7 +12,9 @@
     readonly reason: string;
   }
   const desk = useDesk();
-  const doubts = $derived((desk().result?.findings ?? []).filter((f) => f.doubt || f.suggestions.length > 0));
+  const doubts = $derived(
+    (desk().result?.findings ?? []).filter((f) => f.station === 'plate' && (f.doubt || f.suggestions.length > 0)),
+  );
   /** Readings that would lay a doubt to rest, each once, those that explain most doubts first. */
   const suggestions = $derived.by(() => {
     const open = doubts.filter((f) => f.accepted === null).flatMap((f) => f.suggestions);

@@ -40,8 +40,16 @@
         path="supply.source.rating"
         label="Generator rating"
         dimension="apparentPower"
+        also="power"
         placeholder="100 kVA"
       />
+      <NumberField
+        path="supply.source.powerFactor"
+        label="Its power factor"
+        placeholder="0.8"
+        hint="where it is in kW"
+      />
+      <NumberField path="supply.source.sets" label="Sets that run at the worst hour" placeholder="1" />
       <NumberField path="supply.source.subtransientReactance" label="Subtransient reactance" placeholder="0.12" />
       <NumberField
         path="supply.source.transientReactance"
@@ -63,6 +71,12 @@
         placeholder="9 kA"
       />
     {/if}
+    <QuantityField
+      path="supply.startLimit"
+      label="Supplier's limit of starting current"
+      dimension="current"
+      placeholder="none"
+    />
     <NumberField path="rules.maxDip" label="Largest dip (house rule)" placeholder="0.15" />
   </div>
 </Group>
