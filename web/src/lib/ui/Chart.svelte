@@ -7,7 +7,7 @@
     readonly name: string;
     readonly points: readonly (readonly [number, number])[];
     readonly dashed?: boolean;
-    /** Where two lines end close together, the lower one's name stands below it. */
+    /** Its name stands below its end, not above. */
     readonly labelBelow?: boolean;
   }
   interface Props {
@@ -35,7 +35,28 @@
     draw?.();
   });
 
+  const margin = { top: 16, bottom: 48 };
+  /** Pixels between two names below one another. */
+  const apart = 16;
+
+  /** How far each line's name stands below its end, in pixels: beside it where there is room, else below the one above. */
+  function nameOffsets(): number[] {
+    const most = Math.max(...series.flatMap((s) => s.points.map(([, v]) => v)), Number.MIN_VALUE);
+    const ends = series.map((s, i) => {
+      const down = (1 - (s.points.at(-1)?.[1] ?? 0) / most) * (height - margin.top - margin.bottom);
+      return { i, down, at: down + (s.labelBelow ? 9 : -9) };
+    });
+    let last = -Infinity;
+    const offsets: number[] = series.map(() => 0);
+    for (const { i, down, at } of ends.toSorted((a, b) => a.at - b.at)) {
+      last = Math.max(at, last + apart);
+      offsets[i] = last - down;
+    }
+    return offsets;
+  }
+
   function option() {
+    const offsets = nameOffsets();
     const style = getComputedStyle(document.documentElement);
     const of = (name: string): string => style.getPropertyValue(name).trim();
     const text = { color: of('--ink'), fontFamily: 'Barlow', fontSize: 13 };
@@ -50,7 +71,7 @@
     };
     return {
       animation: false,
-      grid: { left: 64, right: 150, top: 16, bottom: 48 },
+      grid: { left: 64, right: 150, ...margin },
       tooltip: {
         trigger: 'axis' as const,
         valueFormatter: (v: unknown) => (typeof v === 'number' ? Number(v.toPrecision(3)).toString() : ''),
@@ -66,7 +87,7 @@
         lineStyle: { width: 2, type: s.dashed ? ('dashed' as const) : ('solid' as const) },
         endLabel: {
           show: true,
-          offset: [0, s.labelBelow ? 9 : -9],
+          offset: [0, offsets[i] ?? 0],
           formatter: s.name,
           ...text,
           width: 140,
