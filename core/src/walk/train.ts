@@ -85,9 +85,9 @@ function proposal(needs: Needs, motors: readonly Motor[]): Proposal | undefined 
   const entry = judged.order[0];
   const found = entry === undefined ? undefined : explain(geared, judged, entry);
   if (!found || found.outcome === 'fail') return undefined;
-  const lost = load.power * (1 / eta - 1);
+  const lost = writeQuantity(load.power * (1 / eta - 1), 'W', needs.practice.words.units);
   const text =
     `With ${usual.poles} poles a ${kind} of ${writeNumber(ratio)} : 1 and ${found.motor.name}, ` +
-    `${found.method.replace('-', ' ')}; the ${kind} loses about ${writeQuantity(lost, 'W', needs.practice.words.units)}.`;
+    `${found.method.replace('-', ' ')}; the ${kind} loses about ${lost}.`;
   return { kind, poles: usual.poles, ratio, text };
 }

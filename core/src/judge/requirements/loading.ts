@@ -56,8 +56,8 @@ export function loadingOf({ needs: { load, place }, c }: Bench, { i, n }: Pick<E
 const sizes = { peak: 1.5, thermal: 1.05, breakaway: 2.2 };
 
 /**
- * Why the case itself asks for a motor this much larger than its steady load; undefined where it does not. What is asked
- * k times over excuses a loading down to 1/k and a size less: beyond that it is too large for the peak as well.
+ * Why the case itself asks for a motor this much larger than its steady load; undefined where it does not. What is
+ * asked k times over excuses a loading down to 1/k and a size less: beyond that it is too large for the peak as well.
  */
 function reasonFor(
   { load, speed, start, practice, rules }: Needs,
