@@ -37,7 +37,7 @@ const areas = {
       'load',
       'guard',
     ],
-    ...['start', 'outside', 'replacement', 'history', 'hazard', 'special'],
+    ...['start', 'outside', 'replacement', 'history', 'hazard', 'special', 'firstChoice', 'trade'],
   ],
 };
 const [path, count = '320', seed = '1'] = process.argv.slice(2);
