@@ -77,7 +77,7 @@ describe('migrations', () => {
   it('run again without doing anything, also from two servers at once', async () => {
     await Promise.all([migrate(sql, folder('db/migrations')), migrate(sql, folder('db/migrations'))]);
     const versions = await sql<{ version: string }[]>`select version::text from schema_version where version > 0`;
-    expect(versions.map((v) => v.version)).toEqual(['1', '2', '3']);
+    expect(versions.map((v) => v.version)).toEqual(['1', '2', '3', '4']);
   });
 });
 
@@ -415,6 +415,16 @@ describe('own shelf', () => {
     const now = async (): Promise<number> => (await plantOf(study)).shelfVersion;
     expect(await changeOnShelf(sql, id ?? '', (await now()) - 1, { quantity: 0 })).toBe('outdated');
     expect(await changeOnShelf(sql, id ?? '', await now(), { quantity: 0 })).toBe('done');
+    // A spare of another position, and a quote: what is left out of a change stays.
+    const change = { quantity: 0, keptFor: 'ST-1', days: 12 };
+    expect(await changeOnShelf(sql, id ?? '', await now(), change)).toBe('done');
+    expect(await changeOnShelf(sql, id ?? '', await now(), { place: 'quoted' })).toBe('done');
+    const there = async (own: readonly string[]) =>
+      (await motorsOf(sql, await plantOf(study), 'north-america', own)).find((m) => m.id === id)?.stock;
+    expect(await there([])).toMatchObject({ ...change, place: 'quoted' });
+    expect(await there(['st-1', 'Pump'])).toMatchObject({ keptFor: '' });
+    expect(await changeOnShelf(sql, id ?? '', await now(), { days: null, keptFor: '' })).toBe('done');
+    expect(await there([])).toMatchObject({ days: null, keptFor: '' });
     const second = await save(study, first.revision.id, shelfCase);
     if (!second.ok) throw new Error('not saved');
     expect(second.revision.result.choice?.motor.id).not.toBe(id);
