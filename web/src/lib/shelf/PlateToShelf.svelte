@@ -36,10 +36,12 @@
 
   async function save(event: SubmitEvent): Promise<void> {
     event.preventDefault();
-    if (!reading) return;
+    if (text.trim() === '') return;
+    // What stands there now, though the reading shown may still be of the letter before.
+    const { plate } = await readPlateText(text);
     const entry = {
       name: name.trim() || text.trim().slice(0, 60),
-      plate: reading.plate,
+      plate,
       quantity,
       place,
       days,
