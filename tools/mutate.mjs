@@ -21,7 +21,7 @@ const areas = {
     ...['machine', 'fit', 'operating', 'runup', 'transient', 'laws', 'formulas', 'load', 'log', 'figures', 'start'],
     ...['detail', 'startView', 'outside', 'properties'],
   ],
-  judge: ['choice', 'firstChoice', 'trade', 'judgement', 'special', 'start', 'findings'],
+  judge: ['choice', 'firstChoice', 'beside', 'trade', 'judgement', 'special', 'start', 'findings'],
   needs: ['choice', 'firstChoice', 'judgement', 'stations', 'figures', 'load', 'special', 'start'],
   stations: [
     ...[
@@ -37,7 +37,7 @@ const areas = {
       'load',
       'guard',
     ],
-    ...['start', 'outside', 'replacement', 'history', 'hazard', 'special', 'firstChoice', 'trade'],
+    ...['start', 'outside', 'replacement', 'history', 'hazard', 'special', 'firstChoice', 'beside', 'trade'],
   ],
 };
 const [path, count = '320', seed = '1'] = process.argv.slice(2);

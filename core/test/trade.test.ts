@@ -207,6 +207,17 @@ describe('the supplier’s limit and generators', () => {
     expect(generator({ rating: '200 kW', powerFactor: 0.8 })).toBeCloseTo(generator({ rating: '250 kVA' }), 9);
     expect(generator({ rating: '200 kW' })).toBeCloseTo((0.12 * 400 ** 2) / 250e3, 9);
   });
+  it('what is no rating and no number of sets is refused in words', () => {
+    const message = (own: object) => {
+      const source = { kind: 'generator', subtransientReactance: 0.12, ...own };
+      const reading = readCase({ ...conveyor, supply: { voltage: '400 V', source } });
+      return reading.ok ? '' : reading.errors.map((e) => `${e.path}: ${e.message}`).join('; ');
+    };
+    expect(message({ rating: '200 bananas' })).toMatch(/^supply\.source\.rating: write a rating in kVA or kW/);
+    expect(message({ rating: '250 kVA', sets: 0 })).toMatch(/sets: write a whole number of sets, 1 to 50$/);
+    expect(message({ rating: '250 kVA', sets: 51 })).toMatch(/1 to 50$/);
+    expect(message({ rating: '250 kVA', sets: 50 })).toBe('');
+  });
   it('two alike side by side are twice as stiff', () => {
     expect(generator({ rating: '250 kVA', sets: 2 })).toBeCloseTo(generator({ rating: '250 kVA' }) / 2, 9);
   });

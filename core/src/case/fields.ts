@@ -26,19 +26,21 @@ export const quantity = <D extends Dimension>(dimension: D, sign: Sign = 'positi
       return z.NEVER;
     });
 
+const wantedRating = 'write a rating in kVA or kW, such as "250 kVA", "200 kW"';
+
 /** A generator's rating: apparent power, or real power in kW, which `real` tells. Both in base units. */
 export const generatorRating = () =>
   z
-    .string({ error: () => wanted('apparentPower') })
+    .string({ error: () => wantedRating })
     .max(200, { error: 'is too long for a quantity' })
     .describe('Rating in kVA, or in kW with a power factor, e.g. 250 kVA, 200 kW')
     .transform((text, ctx): Quantity<'apparentPower'> & { readonly real: boolean } => {
       const apparent = readQuantity('apparentPower', text);
       const real = readQuantity('power', text);
       const value = apparent.ok ? apparent.value.value : real.ok ? real.value.value : undefined;
-      const message = value === undefined ? wanted('apparentPower') : signMessage(value, 'positive', text);
+      const message = value === undefined ? wantedRating : signMessage(value, 'positive', text);
       if (value !== undefined && message === undefined) return { text, value: q(value, 'VA'), real: !apparent.ok };
-      ctx.addIssue({ code: 'custom', message: message ?? wanted('apparentPower') });
+      ctx.addIssue({ code: 'custom', message: message ?? wantedRating });
       return z.NEVER;
     });
 

@@ -283,6 +283,7 @@ const load = z.strictObject({
     .optional(),
 });
 
+const wholeSets = 'write a whole number of sets, 1 to 50';
 const source = z.discriminatedUnion(
   'kind',
   [
@@ -297,7 +298,7 @@ const source = z.discriminatedUnion(
       rating: generatorRating().optional(),
       powerFactor: number({ above: 0, max: 1 }, 0.8).optional(),
       /** Alike, running side by side at the worst hour. */
-      sets: z.int().min(1).max(50).optional(),
+      sets: z.int({ error: wholeSets }).min(1, wholeSets).max(50, wholeSets).optional(),
       subtransientReactance: number({ above: 0, below: 1 }, 0.12).optional(),
       transientReactance: number({ above: 0, below: 1 }, 0.2).optional(),
       /** Time constant with which the regulator brings the bus back. */

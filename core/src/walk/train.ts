@@ -7,6 +7,8 @@ import { writeNumber, writeQuantity } from '../quantity';
 
 /** No motor is made for a speed further than this from its own, as a share. */
 const near = 0.06;
+/** Share of the slowest motor's speed below which a machine is geared on a drive too (common practice). */
+const leastOnDrive = 0.5;
 /** A belt reduces to about 4 : 1, a gearbox any more (common practice). */
 const mostOfBelt = 4;
 const source = commonPractice(
@@ -21,8 +23,9 @@ export function proposeTrain({ input, w }: Walk, needs: Needs, motors: readonly 
   const { speed } = needs.load;
   if (input.load?.train !== undefined || needs.load.basis !== 'load' || !(speed > 0)) return;
   const slowest = motors.reduce((a, m) => Math.min(a, m.speed), Infinity);
-  const wanted = needs.speed.variable ? speed < slowest * (1 - near) && speed < slowest / 2 : true;
-  if (!wanted || motors.some((m) => Math.abs(m.speed / speed - 1) < near)) return;
+  // A drive follows the speed, down to where a slower motor would only be a larger one.
+  if ((needs.speed.variable || input.method === 'drive') && speed >= slowest * leastOnDrive) return;
+  if (motors.some((m) => Math.abs(m.speed / speed - 1) < near)) return;
   const proposals = [4, 6].flatMap(
     (poles) =>
       proposal(

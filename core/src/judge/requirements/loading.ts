@@ -55,6 +55,9 @@ export function loadingOf({ needs: { load, place }, c }: Bench, { i, n }: Pick<E
  */
 const sizes = { peak: 1.5, thermal: 1.05, breakaway: 2.2 };
 
+/** A rating ÷ the next above it, at least: ratings step by a quarter (common practice). */
+const oneSize = 0.8;
+
 /**
  * Why the case itself asks for a motor this much larger than its steady load; undefined where it does not. What is
  * asked k times over excuses a loading down to 1/k and a size less: beyond that it is too large for the peak as well.
@@ -65,7 +68,7 @@ function reasonFor(
   poles: number,
   share: number,
 ): string | undefined {
-  const excuses = (times: number): boolean => share > 0.8 * Math.min(rules.leastLoading, 1 / times);
+  const excuses = (times: number): boolean => share > oneSize * Math.min(rules.leastLoading, 1 / times);
   if (load.shape.kind === 'constant-power' && excuses(speed.variable ? 1 / Math.max(speed.min, 0.01) : 1))
     return 'constant power sizes it at its lowest speed';
   if (load.peak > sizes.peak && excuses(load.peak))

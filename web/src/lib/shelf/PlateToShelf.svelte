@@ -107,7 +107,7 @@
     /></label
   >
   <label
-    ><span class="text-[13px] font-medium text-quiet">Days until it is here, where it is quoted</span><input
+    ><span class="text-[13px] font-medium text-quiet">Quoted: days until here</span><input
       class="field"
       type="number"
       min="0"

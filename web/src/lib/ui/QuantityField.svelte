@@ -32,7 +32,7 @@
   const reading = $derived(
     typed === '' ? undefined : grouped ? readGroups(dimension, typed) : readQuantity(dimension, typed),
   );
-  const error = $derived(reading && !reading.ok ? reading.message : desk().error(path));
+  const error = $derived(reading && !reading.ok && !also ? reading.message : desk().error(path));
   const echo = $derived(grouped || typed === '' ? '' : echoOf());
 
   /** The same quantity in the other system, or in both where it was typed in a third unit. */

@@ -28,7 +28,7 @@
 </script>
 
 <Group title="What brings you here">
-  <div class="grid items-start gap-3 sm:grid-cols-[16rem_1fr]">
+  <div class="grid items-start gap-3 sm:grid-cols-[23rem_1fr]">
     <ChoiceField path="errand" label="Errand" options={errandWords} {choose} />
     {#if errand}
       <div data-testid="asked">
