@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { explainMotor, nameplate, readCase, solveWith, type CaseText } from '@pilgrim/core';
-import { conveyor, ordinaryPlate, solved } from './cases';
+import { conveyor, findingIds, ordinaryPlate, solved } from './cases';
 
 type Over = Partial<CaseText>;
 const fan = (hp: number, over: Over = {}, load: object = {}): CaseText => ({
@@ -126,6 +126,16 @@ describe('what can run tomorrow', () => {
     expect(delivery(choice)).toBe('quoted, 28 days');
     expect(delivery(withShelf([{ ...entry(), price: 10 }]))).toBe('1 at Store 2');
     expect(delivery(withShelf([]))).toMatch(/^ask when/);
+  });
+  it('a line of the shelf is pinned by its own number, and one that is nowhere is said so', () => {
+    const pinned = (catalogue: string) => {
+      const reading = readCase({ ...fan(17), motor: { catalogue } });
+      if (!reading.ok) expect.fail('not a case');
+      return solveWith(reading.value, nameplate.shelfMotors([entry()], 'north-america').motors).result;
+    };
+    expect(pinned('spare').choice?.motor.id).toBe('spare');
+    expect(findingIds(pinned('spare'))).not.toContain('choice.unknown-motor');
+    expect(findingIds(pinned('another'))).toContain('choice.unknown-motor');
   });
   it('a spare kept for another position is an open caution there, and none at its own, by tag or name', () => {
     const at = (...own: string[]) => {

@@ -93,6 +93,10 @@ describe('cost and drive', () => {
     const slow = driven({ speed: { need: 'variable', min: 0.1, max: 1 } }, { machine: 'conveyor' });
     expect(finding(slow, 'drive.remedy')?.text).toMatch(/blower/);
   });
+  it('the efficiency counted with is the subject’s own', () => {
+    const r = solved(fan('18 hp', { motor: { plate: { ...ordinaryPlate, efficiency: 0.921 } } }));
+    expect(r.figures['cost.newEfficiency']).toMatchObject({ value: 0.921, symbol: 'eta_new', inputs: {} });
+  });
   it('without a turndown of its own the drive’s least speed is common practice, and shown as assumed', () => {
     const own = solved(
       fan('18 hp', {
@@ -267,6 +271,28 @@ describe('plate', () => {
     });
     // One current stamped for two voltages is that of the connection in use.
     expect(figure(r, 'plate.serviceFactorCurrent')).toBe(28.4);
+  });
+});
+
+describe('what a plate is asked for', () => {
+  const bare = (plate: CaseText['plate'], rules: CaseText['rules'] = {}) =>
+    solved({ format: 'pilgrim.case/1', practice: 'north-america', supply: conveyor.supply, plate, rules });
+  const { power, voltage, ...rest } = ordinaryPlate;
+  it('a table’s current needs power and voltage, each', () => {
+    expect(figure(bare(ordinaryPlate), 'plate.tableCurrent')).toBeCloseTo(27, 6);
+    expect(bare({ ...rest, power }).figures['plate.tableCurrent']).toBeUndefined();
+    expect(bare({ ...rest, voltage }).figures['plate.tableCurrent']).toBeUndefined();
+  });
+  it('without a voltage its connection is not told, and the voltage is asked', () => {
+    const r = bare({ ...rest, power });
+    expect(r.figures['plate.connectedVoltage']).toBeUndefined();
+    expect(r.stations.plate?.wanted).toContain('plate.voltage');
+    expect(bare(ordinaryPlate).stations.plate?.wanted).not.toContain('plate.voltage');
+  });
+  it('the sheet says which basis the practice’s own rule is, and a stated one as it stands', () => {
+    const basis = (r: Result) => r.rules.find((x) => x.id === 'conductorBasis')?.value;
+    expect(basis(bare(ordinaryPlate))).toBe('table (by practice)');
+    expect(basis(bare(ordinaryPlate, { conductorBasis: 'plate' }))).toBe('plate');
   });
 });
 
