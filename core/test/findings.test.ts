@@ -208,8 +208,8 @@ const rows: readonly Row[] = [
     direct({}, { motor: { plate: { ...plate, codeLetter: 'A', designLetter: 'D' } } }), direct({}, pinned)],
   ['drive.power-match', 'caution', ['rules.driveMatch'], driven({}, { motor: { plate: { ...plate, current: '68/34 A' } } }), driven({}, pinned)],
   ['drive.cable-too-long', 'caution', ['place.cable.length'],
-    driven({}, { place: { ambient: '30 degC', cable: { length: '15.1 m' } }, rules: { leadLength: '15 m' } }),
-    driven({}, { place: { ambient: '30 degC', cable: { length: '15 m' } }, rules: { leadLength: '15 m' } })],
+    stamped({}, { load: undefined, method: 'drive', place: { cable: { length: '15.1 m' } } }),
+    stamped({}, { load: undefined, method: 'drive', place: { cable: { length: '15 m' } } })],
 ]; // prettier-ignore
 
 describe('every finding in a case that raises it, and not in the one beside it', () => {

@@ -395,7 +395,7 @@ describe('a drive that only starts', () => {
     place: { ambient: '30 degC', dirt: 'clean', water: 'dry', cable: { length: '10 m' } },
   });
   it('is right where nothing else starts the motor, and no caution stands beside it', () => {
-    const r = solved(heavy(60));
+    const r = solved(heavy(200));
     expect(r.choice).toMatchObject({ method: 'drive', outcome: 'pass' });
     expect(verdict(r, 'speed-control')?.text).toContain('no other method runs');
     expect(findingIds(r)).not.toContain('drive.no-use');

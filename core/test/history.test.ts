@@ -142,7 +142,13 @@ describe('No plate, or a burnt one', () => {
       'north-america',
     );
     expect(fact(r, 'measured.frame')).toMatch(/^286T/);
-    expect(fact(r, 'measured.rating')).toMatch(/^30\.0 hp/);
+    // The feet are those of 286T and 286U alike: only the shaft tells the series, and with it the rating.
+    expect(fact(r, 'measured.rating')).toMatch(/^20\.0 hp to 30\.0 hp/);
+    const withShaft = tape(
+      { shaftHeight: '7 in', feetAcross: '11 in', feetAlong: '11 in', shaftDiameter: '1.875 in', speed: '1770 rpm' },
+      'north-america',
+    );
+    expect(fact(withShaft, 'measured.rating')).toMatch(/^30\.0 hp/);
   });
   it('one dimension leaves several frames, and says so', () => {
     expect(fact(tape({ shaftHeight: '132 mm' }), 'measured.frame')).toContain('measure more');

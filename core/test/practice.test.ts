@@ -218,16 +218,18 @@ describe('house rules', () => {
       );
     expect(by('nominal')).toBeLessThan(by('minimum'));
   });
-  it('the lead-length schools: 15 m and 30 m are taken as they are', () => {
+  it('the lead-length schools: 15 m, and 30 m for a winding made for drives', () => {
     const fan: CaseText = {
       ...conveyor,
-      motor: { catalogue: 'na-tefc-5hp-4p' },
       method: 'drive',
       place: { ...conveyor.place, cable: { length: '20 m' } },
     };
-    const too = (leadLength: '15 m' | '30 m' | 'calculated') =>
-      findingIds(solved({ ...fan, rules: { leadLength } })).includes('drive.cable-too-long');
-    expect([too('15 m'), too('30 m'), too('calculated')]).toEqual([true, false, true]);
+    const too = (catalogue: string) =>
+      (['15 m', '30 m', 'calculated'] as const).map((leadLength) =>
+        findingIds(solved({ ...fan, motor: { catalogue }, rules: { leadLength } })).includes('drive.cable-too-long'),
+      );
+    expect(too('na-tefc-5hp-4p')).toEqual([true, true, true]);
+    expect(too('na-tefc-inv-5hp-4p')).toEqual([true, false, false]);
   });
   it('an output reactor is offered only where the house accepts it', () => {
     const text = (outputReactor: 'accept' | 'avoid') =>

@@ -158,6 +158,12 @@ describe('from when a market asked a class', () => {
   });
 });
 
+/** Ratings of a frame by its designation. */
+const held = (practice: typeof na | typeof iec, name: string, poles: number): readonly number[] => {
+  const frame = practice.frame(name, poles);
+  return frame ? practice.ratingsInFrame(frame, poles) : [];
+};
+
 describe('standard frames', () => {
   it.each([
     [hp(20), 4, '256T'],
@@ -167,7 +173,7 @@ describe('standard frames', () => {
     [hp(100), 4, '405T'],
   ] as const)('North America: %d W, %i poles: %s', (power, poles, frame) => {
     expect(na.standardFrame(power, poles)?.value).toMatch(new RegExp(`^${frame}`));
-    expect(na.ratingsInFrame(frame, poles).map(Math.round)).toContain(Math.round(power));
+    expect(held(na, frame, poles).map(Math.round)).toContain(Math.round(power));
   });
   it.each([
     [kW(7.5), 4, '132M'],
@@ -176,23 +182,23 @@ describe('standard frames', () => {
     [kW(75), 4, '280S'],
   ] as const)('IEC: %d W, %i poles: %s', (power, poles, frame) => {
     expect(iec.standardFrame(power, poles)?.value).toBe(frame);
-    expect(iec.ratingsInFrame(frame, poles)).toContain(power);
+    expect(held(iec, frame, poles)).toContain(power);
   });
   it('a rating a percent off is the same one, two percent off is none; eight poles have no table here', () => {
     expect(iec.standardFrame(kW(7.5) * 1.01, 4)?.value).toBe('132M');
     expect(iec.standardFrame(kW(7.5) * 1.013, 4)).toBeUndefined();
     expect(iec.standardFrame(kW(7.5), 8)).toBeUndefined();
-    expect(iec.ratingsInFrame('160M', 8)).toEqual([]);
+    expect(held(iec, '160M', 8)).toEqual([]);
     expect(na.standardFrame(hp(20) * 1.01, 4)?.value).toBe('256T');
     expect(na.standardFrame(hp(20) * 1.013, 4)).toBeUndefined();
     expect(na.standardFrame(hp(20), 8)).toBeUndefined();
-    expect(na.ratingsInFrame('286T', 8)).toEqual([]);
-    expect(na.ratingsInFrame('999T', 4)).toEqual([]);
+    expect(held(na, '286T', 8)).toEqual([]);
+    expect(held(na, '999T', 4)).toEqual([]);
   });
   it('a frame of several ratings names them all', () => {
-    expect(iec.ratingsInFrame('160M', 2)).toEqual([kW(11), kW(15)]);
-    expect(na.ratingsInFrame('256T', 4).map((w) => Math.round(w / horsepower))).toEqual([20]);
-    expect(na.ratingsInFrame('145T', 4).map((w) => w / horsepower)).toHaveLength(2);
+    expect(held(iec, '160M', 2)).toEqual([kW(11), kW(15)]);
+    expect(held(na, '256T', 4).map((w) => Math.round(w / horsepower))).toEqual([20]);
+    expect(held(na, '145T', 4).map((w) => w / horsepower)).toHaveLength(2);
   });
   it('heights', () => {
     expect(na.shaftHeight('256T')?.value).toBeCloseTo(6.25 * 25.4, 6);
@@ -261,7 +267,8 @@ describe('designs', () => {
     expect(nema('B', 20, 2)).toEqual([1.3, 2, true]);
     expect(nema('B', 20, 6)).toEqual([1.35, 2, true]);
     expect(nema('B', 20, 8)?.[0]).toBeUndefined();
-    expect(nema('C', 20, 4)).toEqual([2, 1.9, true]);
+    expect(nema('C', 20, 4)).toEqual([2, 2, true]);
+    expect(nema('C', 25, 4)).toEqual([2, 1.9, true]);
     expect(nema('C', 200, 4)?.[0]).toBeDefined();
     expect(nema('C', 250, 4)?.slice(0, 2)).toEqual([undefined, undefined]);
     expect(nema('C', 20, 2)?.slice(0, 2)).toEqual([undefined, undefined]);

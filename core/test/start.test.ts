@@ -100,7 +100,7 @@ describe('cases that must fail fail with the right finding', () => {
         load: { machine: 'mill', shape, breakaway: 0.1, demand: { kind: 'power', power: '60 kW', speed: '1480 rpm' } },
       }),
     );
-    expect(finding(r, 'start.stalls')?.text).toMatch(/crosses the motor’s torque at [34]\d % speed in star/);
+    expect(finding(r, 'start.stalls')?.text).toMatch(/crosses the motor’s torque at [5-9]\d % speed in star/);
   });
   it('a deep-well pump on a ramp of ten seconds takes too long for its bearings', () => {
     const borehole = (start: CaseText['start'], method: Method) =>

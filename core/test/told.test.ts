@@ -46,7 +46,7 @@ describe('what a plate’s words mean, and where they stand', () => {
     ['plate.duty', { duty: 'S3 40 %' }, '40 %', ['plate.duty']],
     ['plate.design', { designLetter: 'B' }, 'B: ', ['plate.designLetter']],
     ['plate.frame', {}, 'NEMA, T series since 1964', ['plate.frame']],
-    ['plate.frame', { frame: '256U' }, 'NEMA, series before 1964', ['plate.frame']],
+    ['plate.frame', { frame: '256U' }, 'NEMA, U series of 1952 to 1964', ['plate.frame']],
     ['plate.frame', { frame: '56C' }, 'NEMA, small frame; C: ', ['plate.frame']],
     ['plate.frame', { frame: '256TZ' }, 'Z: ', ['plate.frame']],
     ['plate.standardFrame', {}, '256T, as stamped', ['plate.frame']],

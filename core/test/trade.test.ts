@@ -323,6 +323,12 @@ describe('where no motor turns at the machine’s speed, poles and ratio are pro
       ['load.train.ratio', expect.closeTo(1460 / 40, 0)],
     ]);
   });
+  it('each with what it costs with its train, the cheaper first, and what the train loses', () => {
+    const prices = [...(at('40 rpm')?.text ?? '').matchAll(/price index (\d+) with the gearbox; it loses about/g)];
+    expect(prices).toHaveLength(2);
+    const [first, second] = prices.map((p) => Number(p[1]));
+    expect(first).toBeLessThanOrEqual(second ?? 0);
+  });
   it('a ratio of four and less is a belt’s', () => {
     expect(at('500 rpm')?.text).toMatch(/4 poles a belt of 2\.9\d : 1/);
   });

@@ -52,7 +52,8 @@ export function motorOfCircuit(c: Circuit, practice: Practice, inertia: number |
     sound: modelSound(heightOf(null, practice.frameSystem, power), c.poles, c.frequency, 'shaft-fan'),
     turndown: turndowns.usual,
     inverterDuty: false,
-    pulseRating: 1000,
+    pulseRating: practice.ordinaryPulse.value,
+    made: null,
     maxSpeed: practice.safeSpeed(power, c.poles).value,
     priceIndex: modelPrice(power, c.poles, 1),
   };

@@ -141,6 +141,8 @@ const iecSeries: readonly Series[] = [
   { key: 'ip66-60', enclosure: 'washdown', enclosureText: 'IP66 washdown', ...ie3, price: 1.78, inverterDuty: true, upTo: 15, ...at60 },
 ]; // prettier-ignore
 
+type Frames = Table<'2' | '4' | '6', string>;
+
 /** What one tradition brings to its motors. */
 interface Tradition {
   readonly key: string;
@@ -148,7 +150,8 @@ interface Tradition {
   readonly series: readonly Series[];
   readonly efficiencies: Table;
   readonly eightPole: Table;
-  readonly frames: Table<'2' | '4' | '6', string>;
+  readonly frames: Frames;
+  readonly openFrames: Frames;
   readonly eightPoleFrames: Table<'8', string>;
   /** Watts in one unit of rating. */
   readonly unit: number;
@@ -162,6 +165,13 @@ interface Tradition {
   efficiencyElsewhere(rating: number, poles: Poles): number | undefined;
 }
 
+const withSmallFrames = (of: Frames): Frames =>
+  tableOfNames(of.source, of.columns, [[0.5, '56', '56', '56'], [0.75, '56', '56', '143T'], ...of.rows]);
+const iecFrames: Frames = tableOfNames(iecTables.frames.source, iecTables.frames.columns, [
+  ...iecTables.smallFrames.rows,
+  ...iecTables.frames.rows,
+]);
+
 const northAmerican: Tradition = {
   key: 'na',
   practice: northAmerica,
@@ -172,11 +182,8 @@ const northAmerican: Tradition = {
     ...naTables.premiumEfficiency.rows,
   ]),
   eightPole: naTables.eightPoleEfficiency,
-  frames: tableOfNames(naTables.frames.source, naTables.frames.columns, [
-    [0.5, '56', '56', '56'],
-    [0.75, '56', '56', '143T'],
-    ...naTables.frames.rows,
-  ]),
+  frames: withSmallFrames(naTables.frames),
+  openFrames: withSmallFrames(naTables.openFrames),
   eightPoleFrames: naTables.eightPoleFrames,
   unit: horsepower,
   speedStep: 5,
@@ -211,10 +218,8 @@ const underIec: Tradition = {
     ...iecTables.efficiencies.rows,
   ]),
   eightPole: iecTables.eightPoleEfficiencies,
-  frames: tableOfNames(iecTables.frames.source, iecTables.frames.columns, [
-    ...iecTables.smallFrames.rows,
-    ...iecTables.frames.rows,
-  ]),
+  frames: iecFrames,
+  openFrames: iecFrames,
   eightPoleFrames: iecTables.eightPoleFrames,
   unit: 1000,
   speedStep: 1,
@@ -273,7 +278,9 @@ function efficiencyOf(tradition: Tradition, series: Series, row: Row, poles: Pol
   return cell(eightPole, ofRating(eightPole, row[0]), series.column);
 }
 
-function frameOf({ frames, eightPoleFrames }: Tradition, rating: number, poles: Poles): string | null {
+function frameOf(tradition: Tradition, rating: number, poles: Poles, open: boolean): string | null {
+  const { eightPoleFrames } = tradition;
+  const frames = open ? tradition.openFrames : tradition.frames;
   const found =
     poles === 8
       ? cell(eightPoleFrames, ofRating(eightPoleFrames, rating), '8')
@@ -286,6 +293,9 @@ const ofRating = <C extends string, V>(of: Table<C, V>, rating: number): Row<V> 
 
 /** Ratings that the trade writes as fractions. */
 const fractions: Readonly<Record<number, string>> = { 0.5: '1/2', 0.75: '3/4' };
+
+/** Common practice: where the usual motor pulls above the standard's least, the one for hard starts pulls this more. */
+const hardPullsMore = 1.15;
 
 function motor(tradition: Tradition, series: Series, rating: number, poles: Poles, efficiency: number): Motor {
   const { practice, speedStep: step } = tradition;
@@ -302,21 +312,26 @@ function motor(tradition: Tradition, series: Series, rating: number, poles: Pole
   const top = winding.volts.at(-1) ?? 0;
   const unitText = practice.words.powerUnit;
   const ratingText = fractions[rating] ?? String(rating);
-  const frame = frameOf(tradition, rating, poles);
+  const frame = frameOf(tradition, rating, poles, series.enclosure === 'open');
   const inverterDuty = series.inverterDuty ?? false;
   const cooling = series.enclosure === 'open' ? 'open' : series.blower ? 'blower' : 'shaft-fan';
   const construction = series.coated ? 'cast-iron' : usualConstruction(power, series.enclosure, inverterDuty);
   const letter = series.hard ? tradition.hardDesign : tradition.design;
   const hard = series.hard ? practice.design(letter, power, poles) : undefined;
-  const lockedRotorTorque = hard?.lockedRotorTorque ?? practice.lockedRotorTorque(power, poles).value;
+  const usual = practice.usualStart?.(power, poles, series.efficiencyClass)?.value;
+  const least = hard?.lockedRotorTorque ?? practice.lockedRotorTorque(power, poles).value;
+  const lockedRotorTorque = Number(Math.max(least, (usual?.torque ?? 0) * (hard ? hardPullsMore : 1)).toFixed(2));
+  const leastPullUp = Number((0.7 * lockedRotorTorque).toFixed(3));
+  const current = connections.at(-1)?.current ?? 0;
   const rated: Rated = {
-    current: connections.at(-1)?.current ?? 0,
+    current,
     slip: 1 - speed / synchronous,
     powerFactor,
     efficiency,
     lockedRotorTorque,
   };
-  const lockedRotorCurrent = modelLockedRotorCurrent(practice.lockedRotorCurrent(power, top).value, rated);
+  const most = usual ? usual.current * current : practice.lockedRotorCurrent(power, top).value;
+  const lockedRotorCurrent = modelLockedRotorCurrent(most, rated);
   const leastBreakdown = hard?.breakdownTorque ?? practice.breakdownTorque(power, poles).value;
   const special = (series.hard ? ` design ${letter}` : '') + (series.hertz ? `, ${series.hertz} Hz` : '');
   return {
@@ -346,14 +361,16 @@ function motor(tradition: Tradition, series: Series, rating: number, poles: Pole
     deltaVoltage: winding.delta,
     lockedRotorCurrent,
     lockedRotorTorque,
-    pullUpTorque: series.hard ? 0.7 * lockedRotorTorque : practice.pullUpTorque(power, poles).value,
+    pullUpTorque: series.hard
+      ? leastPullUp
+      : Math.max(practice.pullUpTorque(power, poles).value, usual ? leastPullUp : 0),
     breakdownTorque: modelBreakdownTorque(leastBreakdown, lockedRotorCurrent, series.hard === true, rated),
     inertia: modelInertia(power, synchronous),
     mass: modelMass(power, poles, series.enclosure, construction),
     sound: modelSound(heightOf(frame, practice.frameSystem, power), poles, frequency, cooling),
     turndown: series.blower ? turndowns.blower : inverterDuty ? turndowns.inverter : turndowns.usual,
     inverterDuty,
-    pulseRating: inverterDuty ? 3.1 * winding.onDrive : 1000,
+    pulseRating: (inverterDuty ? practice.drivePulse(winding.onDrive) : practice.ordinaryPulse).value,
     maxSpeed: practice.safeSpeed(power, poles).value,
     priceIndex: modelPrice(power, poles, series.price),
   };

@@ -83,6 +83,8 @@ export interface Motor {
   readonly priceIndex: number;
   /** Values of a motor made from a plate that the plate does not say and that were taken as usual for the rating. */
   readonly assumed?: readonly string[];
+  /** Year of make of a motor that is there already; null where its plate does not say, absent on a new one. */
+  readonly made?: number | null;
   /** Present on motors of the own shelf. */
   readonly stock?: Stock;
 }

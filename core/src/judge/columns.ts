@@ -24,7 +24,10 @@ export interface BuildColumns {
   readonly turndownConstant: Float64Array;
   readonly shortShaft: Uint8Array;
   readonly rugged: Uint8Array;
+  readonly stainless: Uint8Array;
   readonly inverterDuty: Uint8Array;
+  /** Year of make; new ones as the newest, NaN where not known. */
+  readonly made: Float64Array;
   /** Insulation class F or above. */
   readonly hotWinding: Uint8Array;
   /** On the own shelf at all, and with at least one there. */
@@ -88,7 +91,9 @@ const keptBuild = kept((practice, motors): BuildColumns => ({
   turndownConstant: floats(motors, (m) => m.turndown.constantTorque),
   shortShaft: flags(motors, (m) => isShortShaft(m.frame)),
   rugged: flags(motors, (m) => m.construction === 'cast-iron' || m.construction === 'stainless'),
+  stainless: flags(motors, (m) => m.construction === 'stainless'),
   inverterDuty: flags(motors, (m) => m.inverterDuty),
+  made: floats(motors, (m) => (m.made === undefined ? newestYear : (m.made ?? undefined))),
   hotWinding: flags(motors, (m) => m.insulation >= 'F'),
   onShelf: flags(motors, (m) => m.stock !== undefined),
   inStock: flags(motors, (m) => (m.stock?.quantity ?? 0) > 0),

@@ -282,6 +282,15 @@ const sight: Readonly<Record<Seen, string>> = {
   unknown: 'Not known',
 };
 
+/** What of the circumstances speaks for a cause nobody saw, strongest first, each with its cause. */
+export function suspects(c: Circumstances): string[] {
+  return causeIds
+    .flatMap((id) => knowledge[id].evidence(c).map(([weight, reason]) => ({ id, weight, reason })))
+    .filter(({ weight }) => weight > 0)
+    .toSorted((a, b) => b.weight - a.weight)
+    .map(({ id, reason }) => `${knowledge[id].title}: ${reason}`);
+}
+
 /**
  * Likely causes, most likely first, with what speaks for and against each; and what the new choice must do
  * differently.

@@ -77,7 +77,7 @@ export function motorOfPlate(plate: Plate, asked: Practice, options: StockOption
   const apparent = Math.sqrt(3) * top.voltage * top.current;
   const efficiency = usual('efficiency', plate.efficiency, () =>
     plate.powerFactor === undefined
-      ? practice.usualEfficiency(power, poles).value
+      ? practice.usualEfficiency(power, poles, plate.year).value
       : Math.min(0.98, power / (apparent * plate.powerFactor)),
   );
   const powerFactor = usual('powerFactor', plate.powerFactor, () => {
@@ -90,13 +90,21 @@ export function motorOfPlate(plate: Plate, asked: Practice, options: StockOption
     enclosureClasses.find((kind) => kind === enclosureOf(plate, practice)),
     () => 'open',
   );
-  const frame = usual<string | null>('frame', plate.frame, () => practice.standardFrame(power, poles)?.value ?? null);
+  const frame = usual<string | null>(
+    'frame',
+    plate.frame,
+    () => practice.standardFrame(power, poles, { open: enclosure === 'open' })?.value ?? null,
+  );
   const letter = usual('designLetter', plate.designLetter?.toUpperCase(), () => practice.usualDesign);
   const design = practice.design(letter, power, poles);
   const code = plate.codeLetter === undefined ? undefined : practice.codeLetter(plate.codeLetter)?.value;
   const kva = code && (code.high ?? code.low);
   const synchronous = (120 * frequency) / poles;
-  const lockedRotorTorque = design?.lockedRotorTorque ?? practice.lockedRotorTorque(power, poles).value;
+  const start = practice.usualStart?.(power, poles, practice.readEfficiencyClass(plate.efficiencyClass ?? ''))?.value;
+  const lockedRotorTorque = Math.max(
+    design?.lockedRotorTorque ?? practice.lockedRotorTorque(power, poles).value,
+    start?.torque ?? 0,
+  );
   const rated: Rated = {
     current: top.current,
     slip: 1 - speed / synchronous,
@@ -107,7 +115,11 @@ export function motorOfPlate(plate: Plate, asked: Practice, options: StockOption
   const lockedRotorCurrent = usual(
     'codeLetter',
     kva === undefined ? undefined : (1000 * kva * (power / horsepower)) / (Math.sqrt(3) * top.voltage),
-    () => modelLockedRotorCurrent(practice.lockedRotorCurrent(power, top.voltage).value, rated),
+    () =>
+      modelLockedRotorCurrent(
+        start ? start.current * top.current : practice.lockedRotorCurrent(power, top.voltage).value,
+        rated,
+      ),
   );
   const leastBreakdown = design?.breakdownTorque ?? practice.breakdownTorque(power, poles).value;
   const duty = plate.inverterDuty;
@@ -163,7 +175,13 @@ export function motorOfPlate(plate: Plate, asked: Practice, options: StockOption
         constantTorque: duty?.constantTorque ?? usualTurndown.constantTorque,
       },
       inverterDuty,
-      pulseRating: inverterDuty ? 3.1 * top.voltage : 1000,
+      // Nobody promised an old winding anything; one of the classes of today is made to the standard of today.
+      pulseRating: inverterDuty
+        ? practice.drivePulse(top.voltage).value
+        : start
+          ? practice.ordinaryPulse.value
+          : leastPulse,
+      made: plate.year ?? null,
       maxSpeed: plate.maxSpeed?.value ?? practice.safeSpeed(power, poles).value,
       priceIndex:
         options.price ?? modelPrice(power, poles, seriesPrice(enclosure, inverterDuty, blower, classes, efficiency)),
@@ -172,6 +190,9 @@ export function motorOfPlate(plate: Plate, asked: Practice, options: StockOption
     },
   };
 }
+
+/** Crest in V taken for a winding of which nothing is known (common practice). */
+const leastPulse = 1000;
 
 /** Invented price factor of what the catalogue would call its series. */
 function seriesPrice(

@@ -1,7 +1,7 @@
 import type { Connection, Motor, MotorColumns } from '../catalogue';
 import type { Method } from '../contract';
 import { driveShare, isVariableTorque, meetingSpeed, partLoad } from '../physics';
-import type { Practice } from '../practice';
+import type { Practice, Rules } from '../practice';
 import type { Needs } from './walk';
 
 /** Where motor i would run straight on the line, r/min. */
@@ -25,8 +25,18 @@ export const settledSpeed = (needs: Needs, method: Method, direct: number): numb
 /** S after a NEMA frame's digits or letters: a short shaft, for direct coupling only. */
 export const isShortShaft = (frame: string | null): boolean => frame !== null && /^\d{3}[TU]S/.test(frame);
 
-/** Cable length in m on which a general-purpose winding needs no filter; 15 m stands where rise time is not known. */
-export const unfilteredLength = (needs: Needs): number => (needs.rules.leadLength === '30 m' ? 30 : 15);
+/** Crest in V at the motor where the pulses of a drive on this line double on the cable. */
+export const doubledCrest = (line: number): number => 2 * Math.SQRT2 * line;
+
+/**
+ * Motor cable in m that needs no filter, Infinity for any length. 15 m stands where the drive's rise time is not known;
+ * the school of 30 m means windings made for drives, and never one that does not bear the doubled pulse.
+ */
+export function unfilteredLength(rules: Rules, line: number, pulseRating: number, inverterDuty: boolean): number {
+  const bears = pulseRating >= doubledCrest(line);
+  if (rules.leadLength === 'calculated') return bears ? Infinity : 15;
+  return rules.leadLength === '30 m' && bears && inverterDuty ? 30 : 15;
+}
 
 export function turndownSpeedOf(needs: Pick<Needs, 'load'>, motor: Pick<Motor, 'speed' | 'turndown'>): number {
   const { variableTorque, constantTorque } = motor.turndown;

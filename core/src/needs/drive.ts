@@ -1,4 +1,6 @@
-import { driveCurrent, overloadCurrent, type DriveSize } from '../practice';
+import type { Case } from '../case';
+import { commonPractice } from '../contract';
+import { horsepower, driveCurrent, overloadCurrent, type DriveSize } from '../practice';
 import { q } from '../quantity';
 import { driveOverload } from './candidate';
 import type { Needs } from './walk';
@@ -34,3 +36,20 @@ export function matchDrive(
   const byCurrent = sizes.find((s) => s.current * place.driveDerating >= asked * 0.999);
   return { byPower, byCurrent, taken: rules.driveMatch === 'power' ? byPower : byCurrent };
 }
+
+/** Largest drive that one school still hangs sealed on the wall, W. */
+const largestSealed = 20 * horsepower;
+
+/** How a drive for a motor of this rating in W is housed: as the case says, else by house rule. */
+export function driveHousing({ rules }: Pick<Needs, 'rules'>, place: Case['place'], power: number): string {
+  const bySize = power <= largestSealed * 1.01 ? 'sealed' : 'cabinet';
+  const said = place?.driveHousing === 'wall' ? 'sealed' : place?.driveHousing;
+  const housing = said ?? (rules.driveHousing === 'by size' ? bySize : rules.driveHousing);
+  const dusty = place?.dirt !== undefined && place.dirt !== 'clean';
+  const wet = place?.driveLocation === 'outdoor' ? ', made for outdoors' : '';
+  return housing === 'sealed'
+    ? `sealed on the wall (IP54 or type 12 at least${wet}), its fins kept clean`
+    : `in a cabinet${wet}, filtered and under slight pressure; filters changed every ` +
+        (dusty ? 'month' : 'three months');
+}
+export const driveHousingSource = commonPractice('Drives sealed on the wall to about 20 hp, in a cabinet beyond');

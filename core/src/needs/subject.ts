@@ -4,6 +4,7 @@ import type { Method, Source } from '../contract';
 import { prescribed, type Given, type Input, type Workings } from '../law';
 import { q, type Q, type UnitId } from '../quantity';
 import { isNear } from '../nameplate';
+import type { Practice } from '../practice';
 import { connectionFor } from './candidate';
 import type { PlateFacts, Walk } from './walk';
 
@@ -30,6 +31,7 @@ export interface Subject {
   readonly turndown: { readonly variableTorque?: number; readonly constantTorque?: number };
   readonly maxSpeed: Q<'rpm'> | undefined;
   readonly pulseRating: number | undefined;
+  readonly inverterDuty: boolean;
 }
 
 const pinnedTitles: Readonly<Record<string, string>> = {
@@ -72,6 +74,7 @@ export function subjectOf(walk: Walk, motor: Motor, method: Method | null, kind:
     turndown: motor.turndown,
     maxSpeed: q(motor.maxSpeed, 'rpm'),
     pulseRating: motor.pulseRating,
+    inverterDuty: motor.inverterDuty,
   };
 }
 
@@ -82,10 +85,13 @@ export function subjectFromPlate({ input, practice, w }: Walk, plate: PlateFacts
   const stamped = input.plate;
   const poles = plate.poles ?? 4;
   const lockedMax = w.figures.get('plate.lockedRotorCurrentMax');
-  const byTable = practice.lockedRotorCurrent(power, voltage);
-  const torque = practice.lockedRotorTorque(power, poles);
+  const start = practice.usualStart?.(power, poles, practice.readEfficiencyClass(stamped?.efficiencyClass ?? ''));
+  const byTable = start
+    ? { value: start.value.current * current, source: start.source }
+    : practice.lockedRotorCurrent(power, voltage);
+  const torque = start ? { value: start.value.torque, source: start.source } : practice.lockedRotorTorque(power, poles);
   const efficiency = w.figures.get('plate.efficiencyMinimum') ?? w.figures.get('plate.efficiency');
-  const usual = practice.usualEfficiency(power, poles);
+  const usual = usualEfficiency(input, practice, power, poles);
   return {
     kind: 'plate',
     name: 'the motor on the plate',
@@ -101,7 +107,7 @@ export function subjectFromPlate({ input, practice, w }: Walk, plate: PlateFacts
           field: 'plate.efficiency',
           value: q(usual.value, '1'),
           source: usual.source,
-          assumed: 'not on the plate: usual for its rating',
+          assumed: `not on the plate: ${usual.why}`,
         },
     serviceFactor:
       stamped?.serviceFactor === undefined
@@ -114,19 +120,29 @@ export function subjectFromPlate({ input, practice, w }: Walk, plate: PlateFacts
           field: 'plate.codeLetter',
           value: q(byTable.value, 'A'),
           source: byTable.source,
-          assumed: 'no code letter: the standard’s value for the rating',
+          assumed: start
+            ? 'no code letter: usual for its class and rating'
+            : 'no code letter: the standard’s value for the rating',
         },
     lockedRotorTorque: {
       field: 'plate.designLetter',
       value: q(torque.value, '1'),
       source: torque.source,
-      assumed: 'the least the standard allows for the common design',
+      assumed: start ? 'usual for its class and rating' : 'the least the standard allows for the common design',
     },
     deltaVoltage: null,
     turndown: stamped?.inverterDuty ?? {},
     maxSpeed: stamped?.maxSpeed?.value,
-    pulseRating: stamped?.inverterDuty ? 3.1 * voltage : undefined,
+    pulseRating: stamped?.inverterDuty ? practice.drivePulse(voltage).value : undefined,
+    inverterDuty: stamped?.inverterDuty !== undefined,
   };
+}
+
+/** Efficiency of the motor on the plate where that does not say it: usual for its rating, and its year if known. */
+export function usualEfficiency(input: Case, practice: Practice, power: number, poles: number) {
+  const year = input.plate?.year;
+  const why = `usual for its rating${year === undefined ? '' : ` and its year, ${year}`}`;
+  return { ...practice.usualEfficiency(power, poles, year), why };
 }
 
 /** Whether the plate states the current for this supply beside its pairs: "usable at 208 V, 53 A". */

@@ -88,8 +88,11 @@ export interface Practice {
   readonly stampsCodeLetter: boolean;
   codeLetter(letter: string): Prescribed<{ readonly low: number; readonly high: number | undefined }> | undefined;
   minimumEfficiency(nominal: number, power: number): Prescribed<number> | undefined;
-  /** Nominal efficiency to assume for a motor whose plate does not say, by rating and poles. */
-  usualEfficiency(power: number, poles: number): Prescribed<number>;
+  /** Nominal efficiency to assume for a motor whose plate does not say, by rating, poles and year of make if known. */
+  usualEfficiency(power: number, poles: number, year?: number): Prescribed<number>;
+  /** Crest in V that an ordinary winding bears at a drive's pulses, and one made for drives on a line of so much V. */
+  readonly ordinaryPulse: Prescribed<number>;
+  drivePulse(line: number): Prescribed<number>;
   readonly frameSystem: FrameSystem;
   /** How the leads of a motor are marked: 1 to 12, or U1 to W2. */
   readonly leadMarks: 'numbers' | 'letters';
@@ -99,10 +102,14 @@ export interface Practice {
   readonly nominalEfficiencies?: Prescribed<readonly number[]>;
   /** A frame designation of either tradition, understood; digits both use are read as this practice's. */
   frame(designation: string, poles?: number): Frame | undefined;
-  /** The frame the standard gives this rating, W. */
-  standardFrame(power: number, poles: number): Prescribed<string> | undefined;
-  /** Ratings in W for which this frame is the standard one. */
-  ratingsInFrame(designation: string, poles: number): readonly number[];
+  /** The frame the standard gives this rating, W: today's enclosed motor's, an open one's, or one of an old series. */
+  standardFrame(
+    power: number,
+    poles: number,
+    of?: { readonly open?: boolean; readonly series?: Frame['series'] },
+  ): Prescribed<string> | undefined;
+  /** Ratings in W, ascending, for which this frame is the standard one, open or enclosed, in its own series. */
+  ratingsInFrame(frame: Frame, poles: number): readonly number[];
   /** Hz at which the classes of efficiency are tabled, where they hold at no other. */
   readonly efficiencyTabledAt?: number;
   /**
@@ -141,6 +148,15 @@ export interface Practice {
   lockedRotorCurrent(power: number, voltage: number): Prescribed<number>;
   /** Locked-rotor torque ÷ rated torque, the least the standard allows for the common design. */
   lockedRotorTorque(power: number, poles: number): Prescribed<number>;
+  /**
+   * How a motor of this class of efficiency usually starts: locked-rotor current and torque, each ÷ rated. Undefined
+   * where the classes start as the standard's tables say.
+   */
+  usualStart?(
+    power: number,
+    poles: number,
+    className: string | undefined,
+  ): Prescribed<{ readonly current: number; readonly torque: number }> | undefined;
   /**
    * Starts an hour that the standard permits straight on the line with this external inertia in kg·m², and the least
    * rest between them in s; undefined where it has none.

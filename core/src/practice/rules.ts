@@ -64,6 +64,26 @@ export const houseRules = {
     [false, true],
     'On a drive the service factor counts as 1.0: pulses add loss that uses it up.',
   ),
+  driveHousing: rule<'by size' | 'sealed' | 'cabinet'>(
+    'Where a drive hangs',
+    'by size',
+    ['by size', 'sealed', 'cabinet'],
+    'Sealed on the wall to 20 hp; beyond that a cabinet, filtered and under slight pressure, lives ' +
+      'longer and is opened without dust. Either school for all sizes can be set.',
+  ),
+  foodFinish: rule<'either' | 'stainless'>(
+    'Motor at food',
+    'either',
+    ['either', 'stainless'],
+    'Stainless where it is made, sealed epoxy above; some plants take nothing but stainless, for epoxy chips.',
+  ),
+  serviceFactorUse: rule<'reserve' | 'sized'>(
+    'Service factor on the line',
+    'reserve',
+    ['reserve', 'sized'],
+    'Sized as if it were 1.0: the factor is a reserve for short overloads, and a sign of a robust motor. ' +
+      'The other school sizes into it at usual ambient and height.',
+  ),
   efficiencyBasis: rule<'minimum' | 'nominal'>(
     'Efficiency compared by',
     'minimum',

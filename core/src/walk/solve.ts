@@ -253,7 +253,7 @@ function chooseAndTell(
     if (pinned || needs.load.basis === 'load') {
       subject = subjectOf(walk, motor, first.method, pinned ? 'pinned' : 'choice');
       tellPoint(walk, needs, judged, i, first.method);
-      tellReserve(walk, needs, motor);
+      tellReserve(walk, needs, motor, first.method);
     }
     if (first.outcome !== 'fail') {
       choice = {
@@ -305,9 +305,9 @@ function chooseAndTell(
     if (needs.load.basis === 'load' || needs.load.startKnown)
       start = tellStart(walk, needs, subject, subject.kind === 'plate' ? undefined : choice?.method);
     tellGuard(walk, subject);
-    const remedies = subject.kind === 'plate' ? [] : (first?.verdicts.flatMap((v) => v.remedy ?? []) ?? []);
+    const verdicts = subject.kind === 'plate' ? [] : (first?.verdicts ?? []);
     const onlyThisStarts = first?.verdicts.some((v) => v.requirement === 'speed-control' && v.outcome === 'pass');
-    tellDrive(walk, needs, subject, remedies, onlyThisStarts);
+    tellDrive(walk, needs, subject, verdicts, onlyThisStarts);
     if (needs.load.basis === 'load') flow = tellCost(walk, needs, subject, plate);
   }
   const all = input.method && motor && i >= 0 ? judge(needs, [motor], comparedMethods, pinned !== undefined) : judged;

@@ -3,6 +3,7 @@ import { commonPractice } from '../contract';
 import { explain, findFirst, judge } from '../judge';
 import type { Needs, Walk } from '../needs';
 import { usualTrainEfficiency } from '../stations';
+import { trainPrice } from '../practice';
 import { writeNumber, writeQuantity } from '../quantity';
 
 /** No motor is made for a speed further than this from its own, as a share. */
@@ -17,7 +18,8 @@ const source = commonPractice(
 
 /**
  * Proposes poles and ratio together where the machine is coupled directly and no motor turns at its speed, each with
- * the motor it takes and what the train loses. On a drive that was asked the speed is the drive's matter.
+ * the motor it takes, what it costs and what the train loses; the cheaper first. On a drive that was asked the
+ * speed is the drive's matter.
  */
 export function proposeTrain({ input, w }: Walk, needs: Needs, motors: readonly Motor[]): void {
   const { speed } = needs.load;
@@ -26,13 +28,15 @@ export function proposeTrain({ input, w }: Walk, needs: Needs, motors: readonly 
   // A drive follows the speed, down to where a slower motor would only be a larger one.
   if ((needs.speed.variable || input.method === 'drive') && speed >= slowest * leastOnDrive) return;
   if (motors.some((m) => Math.abs(m.speed / speed - 1) < near)) return;
-  const proposals = [4, 6].flatMap(
-    (poles) =>
-      proposal(
-        needs,
-        motors.filter((m) => m.poles === poles && !m.stock),
-      ) ?? [],
-  );
+  const proposals = [4, 6]
+    .flatMap(
+      (poles) =>
+        proposal(
+          needs,
+          motors.filter((m) => m.poles === poles && !m.stock),
+        ) ?? [],
+    )
+    .toSorted((a, b) => a.price - b.price);
   const [first] = proposals;
   if (!first) return;
   w.enter('load');
@@ -56,6 +60,7 @@ interface Proposal {
   readonly kind: 'belt' | 'gearbox';
   readonly poles: number;
   readonly ratio: number;
+  readonly price: number;
   readonly text: string;
 }
 
@@ -89,8 +94,9 @@ function proposal(needs: Needs, motors: readonly Motor[]): Proposal | undefined 
   const found = entry === undefined ? undefined : explain(geared, judged, entry);
   if (!found || found.outcome === 'fail') return undefined;
   const lost = writeQuantity(load.power * (1 / eta - 1), 'W', needs.practice.words.units);
+  const price = found.cost.priceIndex + trainPrice(kind, load.power, load.torque);
   const text =
     `With ${usual.poles} poles a ${kind} of ${writeNumber(ratio)} : 1 and ${found.motor.name}, ` +
-    `${found.method.replace('-', ' ')}; the ${kind} loses about ${lost}.`;
-  return { kind, poles: usual.poles, ratio, text };
+    `${found.method.replace('-', ' ')}, price index ${price} with the ${kind}; it loses about ${lost}.`;
+  return { kind, poles: usual.poles, ratio, price, text };
 }

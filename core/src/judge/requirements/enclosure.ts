@@ -1,4 +1,7 @@
-import { enclosureFault } from '../../practice';
+import type { Motor } from '../../catalogue';
+import type { PlaceNeeds } from '../../needs';
+import { enclosureFault, type Rules } from '../../practice';
+import { code } from '../code';
 import { passIf, requirement } from '../requirement';
 
 export const enclosure = requirement({
@@ -7,13 +10,26 @@ export const enclosure = requirement({
   fields: ['place.water', 'place.dirt'],
   judge({ needs, build }, e) {
     e.margin = 0;
+    if (needs.place.conditions.food && needs.rules.foodFinish === 'stainless' && build.stainless[e.i] !== 1)
+      return code.fail;
     return passIf(needs.place.enclosures.includes(build.enclosures[e.i] ?? ''));
   },
-  sentence: ({ outcome, motor, needs: { place } }) =>
+  sentence: ({ outcome, motor, needs: { place, rules } }) =>
     outcome === 'pass'
       ? `${motor.enclosureText} suits the place.`
-      : `${motor.enclosureText} does not suit the place; it wants ${place.enclosures[0]} or better.`,
-  cure: ({ motor, needs: { place } }) =>
-    `a place for ${motor.enclosureText}: ` +
-    `${enclosureFault(motor.enclosure, place.conditions) ?? 'other conditions'} now`,
+      : chips(motor, place, rules)
+        ? `${motor.enclosureText}: the house rule wants stainless at food.`
+        : `${motor.enclosureText} does not suit the place; it wants ${place.enclosures[0]} or better.`,
+  cure: ({ motor, needs: { place, rules } }) =>
+    chips(motor, place, rules)
+      ? 'a stainless motor, to order'
+      : `a place for ${motor.enclosureText}: ` +
+        `${enclosureFault(motor.enclosure, place.conditions) ?? 'other conditions'} now`,
 });
+
+/** Sealed epoxy where the house takes stainless only. */
+const chips = (motor: Motor, place: PlaceNeeds, rules: Rules): boolean =>
+  place.conditions.food &&
+  rules.foodFinish === 'stainless' &&
+  place.enclosures.includes(motor.enclosure) &&
+  motor.construction !== 'stainless';

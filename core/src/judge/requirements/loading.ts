@@ -1,4 +1,4 @@
-import { percent, type Needs } from '../../needs';
+import { percent, shareLeft, type Needs } from '../../needs';
 import { shaftPower } from '../../physics';
 import { writeQuantity } from '../../quantity';
 import { code } from '../code';
@@ -45,8 +45,10 @@ export const loading = requirement({
 });
 
 /** Steady shaft power where motor and load meet ÷ what the motor may give here. */
-export function loadingOf({ needs: { load, place }, c }: Bench, { i, n }: Pick<Entry, 'i' | 'n'>): number {
-  return shaftPower(load.torque, load.speed, n, load.shape) / ((c.power[i] ?? 0) * place.motorDerating);
+export function loadingOf({ needs, c, build }: Bench, { i, n, drive }: Pick<Entry, 'i' | 'n' | 'drive'>): number {
+  const { load } = needs;
+  const share = shareLeft(needs, build.serviceFactor[i] ?? 1, drive);
+  return shaftPower(load.torque, load.speed, n, load.shape) / ((c.power[i] ?? 0) * share);
 }
 
 /**

@@ -1,5 +1,5 @@
 import { ambientFor, tight } from '../../practice';
-import { percent } from '../../needs';
+import { leftOf, percent, shareLeft, type Left } from '../../needs';
 import { shaftPower } from '../../physics';
 import { writeQuantity } from '../../quantity';
 import { code } from '../code';
@@ -17,8 +17,8 @@ export const power = requirement({
   fields: ['load.demand'],
   figures: ['load.requiredPower', 'place.motorDerating'],
   judge(bench, e) {
-    const { load, place } = bench.needs;
-    const rated = (bench.c.power[e.i] ?? 0) * place.motorDerating;
+    const { load } = bench.needs;
+    const rated = (bench.c.power[e.i] ?? 0) * shareLeft(bench.needs, bench.build.serviceFactor[e.i] ?? 1, e.drive);
     if (load.basis === 'plate') return likeBefore(bench, e);
     const needed = neededRating(bench, e) * load.thermal;
     e.margin = rated / (needed * load.margin) - 1;
@@ -27,13 +27,13 @@ export const power = requirement({
   },
   sentence(v) {
     if (v.needs.load.basis === 'plate') return asBefore(v);
-    if (v.needs.place.motorDerating <= 0) return nothingLeft;
+    if (left(v).share <= 0) return nothingLeft;
     const { rated, asked, hottest, share } = sizes(v);
     const unit = v.needs.practice.words.units;
     const text = (watts: number): string => writeQuantity(watts, 'W', unit);
     if (v.outcome === 'pass')
       return (
-        `${text(rated)} left after heat and height, ${text(asked)} asked ` +
+        `${text(rated)} left after heat and height${byFactor[left(v).by]}, ${text(asked)} asked ` +
         `with the margin${v.margin < 0 ? ': tight' : ''}.`
       );
     const cure =
@@ -44,10 +44,10 @@ export const power = requirement({
   },
   holdsIf(v) {
     const { needs, motor } = v;
-    if (needs.load.basis !== 'plate' || needs.place.motorDerating >= 1 || v.outcome !== 'pass') return undefined;
-    const left = motor.power * needs.place.motorDerating;
-    if (left >= needs.load.power * (1 - tight)) return undefined;
-    const limit = writeQuantity(left, 'W', needs.practice.words.units);
+    if (needs.load.basis !== 'plate' || v.outcome !== 'pass') return undefined;
+    const most = motor.power * left(v).share;
+    if (most >= needs.load.power * (1 - tight)) return undefined;
+    const limit = writeQuantity(most, 'W', needs.practice.words.units);
     return {
       field: 'load.demand',
       limit,
@@ -55,7 +55,7 @@ export const power = requirement({
     };
   },
   cure(v) {
-    if (v.needs.place.motorDerating <= 0) return 'a cooler or lower place';
+    if (left(v).share <= 0) return 'a cooler or lower place';
     const { hottest, share } = sizes(v);
     return hottest === undefined
       ? `at most ${percent(wholeBelow(share))} of this load`
@@ -63,18 +63,29 @@ export const power = requirement({
   },
 });
 
+const left = ({ needs, motor, method }: Looked): Left => leftOf(needs, motor.serviceFactor, method === 'drive');
+
+/** What a service factor has to do with what is left. */
+const byFactor = {
+  place: '',
+  height: ', for its service factor takes up the height',
+  'service-factor': ' with its service factor used',
+};
+
 /** A share in whole per cent, downwards: what is said to pass does. */
 const wholeBelow = (share: number): number => Math.floor(share * 100) / 100;
 
 /** What is left, what is asked, and the ambient up to which it would do, where there is one. */
-function sizes({ margin, motor, needs: { place, load } }: Looked): {
+function sizes(v: Looked): {
   readonly rated: number;
   readonly asked: number;
   /** The share of the load with which it would pass. */
   readonly share: number;
   readonly hottest: number | undefined;
 } {
-  const rated = motor.power * place.motorDerating;
+  const { margin, motor } = v;
+  const { place, load } = v.needs;
+  const rated = motor.power * left(v).share;
   const asked = rated / (1 + margin);
   // What only just misses the margin passes too, down to the load itself.
   const least = Math.max(asked * (1 - tight), asked / load.margin);
@@ -105,13 +116,13 @@ function neededRating({ needs: { load, speed }, c }: Bench, { i, n, drive }: Ent
  * No load is known and the old motor's rating stands for it: the same size, rating against rating; heat and height
  * condition the load.
  */
-function likeBefore({ needs, c }: Bench, e: Entry): number {
-  const { load, place, lessons } = needs;
+function likeBefore({ needs, c, build }: Bench, e: Entry): number {
+  const { load, lessons } = needs;
   const power = c.power[e.i] ?? 0;
   e.margin = power / load.power - 1;
   if (e.margin < -tight) return code.fail;
-  const left = power * place.motorDerating;
-  if (left >= load.power * (1 - tight)) return code.pass;
+  const most = power * shareLeft(needs, build.serviceFactor[e.i] ?? 1, e.drive);
+  if (most >= load.power * (1 - tight)) return code.pass;
   // Where the old one was overheated, heat counts.
   if (lessons.some((l) => l.requirement === 'history-reserve')) return code.fail;
   e.condition = true;

@@ -1,7 +1,8 @@
-import { unfilteredLength } from '../../needs';
+import { doubledCrest, unfilteredLength } from '../../needs';
+import { modernSince } from '../../practice';
 import { writeQuantity } from '../../quantity';
 import { code } from '../code';
-import { passIf, remedied, requirement } from '../requirement';
+import { passIf, remedied, requirement, type Looked } from '../requirement';
 
 /** At and above this line voltage an unknown pulse rating is never assumed good, V (common practice). */
 const neverAssumed = 550;
@@ -14,45 +15,70 @@ export const winding = requirement({
   fields: ['place.cable.length'],
   judge({ needs, build }, e) {
     if (!e.drive) return code.none;
-    e.margin = (build.pulseRating[e.i] ?? 0) / (2 * Math.SQRT2 * e.line) - 1;
-    const rule = needs.rules.inverterDuty;
-    if (rule !== 'judged') return passIf(rule === 'modern' || build.inverterDuty[e.i] === 1);
+    const pulse = build.pulseRating[e.i] ?? 0;
+    const inverterDuty = build.inverterDuty[e.i] === 1;
+    e.margin = pulse / doubledCrest(e.line) - 1;
+    const { inverterDuty: rule } = needs.rules;
+    if (rule === 'plate') return passIf(inverterDuty);
+    const made = build.made[e.i] ?? NaN;
+    if (rule === 'modern' && made >= modernSince) return code.pass;
     const { cable } = needs.place;
-    const short = cable !== undefined && cable <= unfilteredLength(needs);
-    if (e.margin >= 0 || (short && e.line < neverAssumed)) return code.pass;
-    if (cable === undefined && e.line < neverAssumed) {
+    const metres = unfilteredLength(needs.rules, e.line, pulse, inverterDuty);
+    if (metres === Infinity || (cable !== undefined && cable <= metres && e.line < neverAssumed)) return code.pass;
+    if ((cable === undefined || (rule === 'modern' && Number.isNaN(made))) && e.line < neverAssumed) {
       e.condition = true;
       return code.caution;
     }
     return remedied(e, e.line >= neverAssumed ? 'sine-filter' : 'filter');
   },
-  sentence({ outcome, margin, motor, needs }) {
+  sentence(v) {
+    const { outcome, margin, motor, needs } = v;
     const pulse = motor.pulseRating / (1 + margin);
     const facts =
       `Pulses may reach ${writeQuantity(pulse, 'V')}, ` + `the winding bears ${writeQuantity(motor.pulseRating, 'V')}`;
-    if (margin >= 0) return `${facts}: any cable length.`;
-    const metres = unfilteredLength(needs);
-    const { cable } = needs.place;
-    const line = needs.supply.voltage ?? motor.connections.at(-1)?.voltage ?? 0;
-    if (needs.rules.inverterDuty === 'modern') return 'Accepted by house rule as of modern make.';
     if (outcome === 'fail') return 'The house rule wants inverter duty on the plate.';
-    if (line >= neverAssumed) return `${facts}: at this voltage a sine filter, or an inverter-duty motor.`;
+    if (needs.rules.inverterDuty === 'modern' && isModern(motor.made))
+      return `Accepted by house rule: ${motor.made === undefined ? 'a new motor' : `made in ${motor.made}`}.`;
+    const metres = lengthFor(v);
+    const { cable } = needs.place;
+    if (metres === Infinity) return `${facts}: any cable length.`;
+    if (lineOf(v) >= neverAssumed) return `${facts}: at this voltage a sine filter, or an inverter-duty motor.`;
     if (cable === undefined || cable > metres)
       return `${facts}: keep the cable below ${metres} m, fit a dV/dt filter, or take an inverter-duty motor.`;
     return `${facts}, but the cable is no longer than ${metres} m.`;
   },
   remedied: ({ needs }) =>
     (needs.supply.voltage ?? 0) >= neverAssumed ? 'a sine filter at the drive' : 'a dV/dt filter at the drive',
-  holdsIf: ({ margin, method, needs }) =>
-    method === 'drive' && margin < 0 && needs.place.cable === undefined && (needs.supply.voltage ?? 0) < neverAssumed
-      ? {
-          field: 'place.cable.length',
-          limit: `${unfilteredLength(needs)} m`,
-          text: `Holds with a motor cable of ${unfilteredLength(needs)} m or less; a dV/dt filter beyond.`,
-        }
-      : undefined,
+  holdsIf(v) {
+    const { method, needs, motor } = v;
+    const rule = needs.rules.inverterDuty;
+    const metres = lengthFor(v);
+    const { cable } = needs.place;
+    if (method !== 'drive' || lineOf(v) >= neverAssumed || rule === 'plate') return undefined;
+    if (metres === Infinity || (cable !== undefined && cable <= metres)) return undefined;
+    if (rule === 'modern' && isModern(motor.made)) return undefined;
+    if (rule === 'modern' && motor.made === null)
+      return {
+        field: 'plate.year',
+        limit: `${modernSince}`,
+        text: `Holds where the motor was made in ${modernSince} or later: confirm its year, or fit a dV/dt filter.`,
+      };
+    if (cable !== undefined) return undefined;
+    return {
+      field: 'place.cable.length',
+      limit: `${metres} m`,
+      text: `Holds with a motor cable of ${metres} m or less; a dV/dt filter beyond.`,
+    };
+  },
   cure: ({ needs }) =>
     needs.rules.inverterDuty === 'plate'
       ? 'a house rule that judges heat and pulses apart'
       : 'a sine filter, or a lower voltage',
 });
+
+const isModern = (made: number | null | undefined): boolean => made === undefined || (made ?? 0) >= modernSince;
+
+const lineOf = ({ needs, motor }: Looked): number => needs.supply.voltage ?? motor.connections.at(-1)?.voltage ?? 0;
+
+const lengthFor = (v: Looked): number =>
+  unfilteredLength(v.needs.rules, lineOf(v), v.motor.pulseRating, v.motor.inverterDuty);

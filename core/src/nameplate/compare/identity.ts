@@ -47,6 +47,8 @@ export interface Setting {
   /** Enclosure classes that will do in the place. */
   readonly enclosures: readonly string[];
   readonly starDelta: boolean;
+  /** A drive starts it: what the line would have seen of its start does not matter. */
+  readonly drive: boolean;
 }
 
 export function identityOfPlate(plate: Plate, practice: Practice, name: string): Identity {

@@ -14,7 +14,7 @@ export function compareMotors(old: Identity, next: Identity, setting: Setting): 
     mounting(old, next),
     enclosure(old, next, setting),
     serviceFactor(old, next),
-    inrush(old, next, setting),
+    ...(setting.drive ? [] : [inrush(old, next, setting)]),
     design(old, next),
     insulation(old, next),
     bearings(old, next, setting),

@@ -96,16 +96,16 @@ const heights = {
 export const frameAndRating: Check = (r, practice) => {
   const poles = polesOf(r.frequency, r.speeds.at(-1));
   if (r.frame === undefined || r.power === undefined || poles === undefined) return undefined;
-  const standard = practice.standardFrame(r.power, poles);
+  const standard = practice.standardFrame(r.power, poles, { open: r.open, series: r.frame.series });
   const usual = standard && practice.frame(standard.value, poles);
   if (!standard || !usual || r.frame.system !== usual.system) return undefined;
   const list = heights[usual.system];
   const step = (mm: number): number =>
     list.reduce((best, h, i) => (Math.abs(h - mm) < Math.abs((list[best] ?? 0) - mm) ? i : best), 0);
   const off = step(r.frame.shaftHeight) - step(usual.shaftHeight);
-  // Older series put the same power into a larger frame.
+  // Makers move a size up or down, enclosed motors of the old series more so.
   const allowed = r.frame.series === 'T' || r.frame.series === 'iec' ? 1 : 2;
-  if (off <= allowed && off >= -allowed) return undefined;
+  if (Math.abs(off) <= allowed) return undefined;
   return {
     id: 'plate.frame-rating',
     text:

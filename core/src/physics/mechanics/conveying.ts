@@ -145,9 +145,6 @@ export const airDensity = law({
   of: ({ theta, h }) => (101325 * (1 - 0.0000225577 * h) ** 5.25588) / (287.05 * (theta + 273.15)),
 });
 
-/** Density for which fan pressures are catalogued, kg/m³. */
-export const standardAir = 1.2;
-
 /**
  * Pressure a fan makes of gas of density rho, from its catalogued pressure in standard air: volume the same, pressure
  * with density.

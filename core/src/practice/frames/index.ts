@@ -1,6 +1,15 @@
 import type { Source } from '../../contract';
 import { iecFrames, iecFrameSource } from './iec';
-import { nemaFaces, nemaFrames, nemaFrameSource, nemaSuffixes, nemaUFrames, nemaUFrameSource } from './nema';
+import {
+  nemaFaces,
+  nemaFirstFrames,
+  nemaFirstFrameSource,
+  nemaFrames,
+  nemaFrameSource,
+  nemaSuffixes,
+  nemaUFrames,
+  nemaUFrameSource,
+} from './nema';
 
 export type FrameSystem = 'nema' | 'iec';
 
@@ -15,7 +24,7 @@ export interface Suffix {
 export interface Frame {
   readonly designation: string;
   readonly system: FrameSystem;
-  readonly series: 'T' | 'U' | 'small' | 'iec' | 'unlisted';
+  readonly series: 'T' | 'U' | 'first' | 'small' | 'iec' | 'unlisted';
   readonly shaftHeight: number;
   readonly feetAcross?: number;
   readonly feetAlong?: number;
@@ -34,7 +43,7 @@ const iecHeights: readonly number[] = [
   56, 63, 71, 80, 90, 100, 112, 132, 160, 180, 200, 225, 250, 280, 315, 355, 400, 450,
 ];
 const nemaDigits: ReadonlySet<string> = new Set(
-  [...nemaFrames, ...nemaUFrames].map(([name]) => name.replace(/\D+$/, '')).concat('66'),
+  [...nemaFrames, ...nemaUFrames, ...nemaFirstFrames].map(([name]) => name.replace(/\D+$/, '')).concat('66'),
 );
 
 /**
@@ -63,9 +72,11 @@ function nemaFrame(digits: string, tail: string): Frame {
   const letters = tail.replace(/[^A-Z]/g, '');
   const series = letters.startsWith('T') ? 'T' : letters.startsWith('U') ? 'U' : '';
   const short = /^[TU]S/.test(letters);
-  const rows = series === 'T' || digits.length === 2 ? nemaFrames : nemaUFrames;
-  const name = `${digits}${series}${short ? 'S' : ''}`;
-  const row = rows.find(([n]) => n === name) ?? rows.find(([n]) => n === `${digits}${series}`);
+  const name = `${digits}${series}`;
+  const listed = seriesOfNema(digits, series).flatMap((of) => {
+    const row = (short && of.rows.find(([n]) => n === `${name}S`)) || of.rows.find(([n]) => n === name);
+    return row ? [{ ...of, row }] : [];
+  })[0];
   const suffixes = suffixesOf(letters);
   const faced = suffixes.some((s) => s.letter === 'C');
   const circle = faced ? nemaFaces.find(([of]) => of.test(digits))?.[1] : undefined;
@@ -73,23 +84,35 @@ function nemaFrame(digits: string, tail: string): Frame {
   const base = {
     designation: `${digits}${tail}`,
     system: 'nema' as const,
-    shaftHeight: (row?.[1] ?? height) * inch,
+    shaftHeight: (listed?.row[1] ?? height) * inch,
     suffixes,
     ...(circle === undefined ? {} : { faceBoltCircle: circle * inch }),
   };
-  if (!row) return { ...base, series: 'unlisted', source: nemaFrameSource };
-  const [, , across, along, shoulder, hole, shaft, length] = row;
+  if (!listed) return { ...base, series: 'unlisted', source: nemaFrameSource };
+  const [, , across, along, shoulder, hole, shaft, length] = listed.row;
   return {
     ...base,
-    series: digits.length === 2 ? 'small' : series === 'T' ? 'T' : 'U',
+    series: listed.series,
     feetAcross: across * inch,
     feetAlong: along * inch,
     shoulderToFoot: shoulder * inch,
     footHole: hole * inch,
     // A special shaft is whatever its maker made it.
     ...(suffixes.some((s) => s.kind === 'special') ? {} : { shaftDiameter: shaft * inch, shaftLength: length * inch }),
-    source: rows === nemaUFrames ? nemaUFrameSource : nemaFrameSource,
+    source: listed.source,
   };
+}
+
+/**
+ * Lists in which a designation may stand: digits alone are of the first series, but for the few sizes the U series
+ * kept without its letter.
+ */
+function seriesOfNema(digits: string, letter: 'T' | 'U' | '') {
+  if (digits.length === 2) return [{ series: 'small', rows: nemaFrames, source: nemaFrameSource }] as const;
+  if (letter === 'T') return [{ series: 'T', rows: nemaFrames, source: nemaFrameSource }] as const;
+  const u = { series: 'U', rows: nemaUFrames, source: nemaUFrameSource } as const;
+  const first = { series: 'first', rows: nemaFirstFrames, source: nemaFirstFrameSource } as const;
+  return letter === 'U' ? [u] : [u, first];
 }
 
 function suffixesOf(letters: string): Suffix[] {
@@ -137,6 +160,6 @@ function iecFrame(digits: string, tail: string, poles: number | undefined): Fram
 
 /** Every listed frame of a system, for finding one by what was measured. */
 export function listedFrames(system: FrameSystem, poles?: number): readonly Frame[] {
-  const names = system === 'nema' ? [...nemaFrames, ...nemaUFrames].map(([n]) => n) : iecFrames.map(([n]) => n);
+  const names = (system === 'nema' ? [...nemaFrames, ...nemaUFrames, ...nemaFirstFrames] : iecFrames).map(([n]) => n);
   return names.flatMap((name) => readFrame(name, system, poles) ?? []);
 }

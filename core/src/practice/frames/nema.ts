@@ -1,7 +1,8 @@
 import { remembered } from '../../contract';
 
 export const nemaFrameSource = remembered('standard', 'NEMA MG 1', '2016', '4.4.1 (foot-mounted frames, dimensions)');
-export const nemaUFrameSource = remembered('standard', 'NEMA MG 1', '1949 to 1964 series', 'U frames, dimensions');
+export const nemaUFrameSource = remembered('standard', 'NEMA MG 1', '1952 to 1964 series', 'U frames, dimensions');
+export const nemaFirstFrameSource = remembered('standard', 'NEMA MG 1', 'before 1952', 'first series, dimensions');
 export const nemaSuffixSource = remembered('standard', 'NEMA MG 1', '2016', '4.2.2 (suffix letters)');
 export const nemaFaceSource = remembered('standard', 'NEMA MG 1', '2016', '4.4.2 (face mounting, type C)');
 
@@ -49,7 +50,7 @@ export const nemaFrames: readonly FrameRow[] = [
   ['449TS', 11, 18, 25, 7.5, 0.81, 2.375, 4.75],
 ];
 
-/** The series before 1964: the same feet where the digits agree, another shaft. */
+/** The series of 1952 to 1964: the feet of the T frame where the digits agree, another shaft. */
 export const nemaUFrames: readonly FrameRow[] = [
   ['182', 4.5, 7.5, 4.5, 2.75, 0.41, 0.875, 2.25],
   ['184', 4.5, 7.5, 5.5, 2.75, 0.41, 0.875, 2.25],
@@ -67,6 +68,26 @@ export const nemaUFrames: readonly FrameRow[] = [
   ['405U', 10, 16, 13.75, 6.625, 0.81, 2.375, 7.125],
   ['444U', 11, 18, 14.5, 7.5, 0.81, 2.875, 8.625],
   ['445U', 11, 18, 16.5, 7.5, 0.81, 2.875, 8.625],
+];
+
+/** The first series, before 1952: digits alone, more frame for the same power and a thinner shaft. */
+export const nemaFirstFrames: readonly FrameRow[] = [
+  ['203', 5, 8, 5.5, 3.125, 0.41, 0.75, 2.25],
+  ['204', 5, 8, 6.5, 3.125, 0.41, 0.75, 2.25],
+  ['224', 5.5, 9, 6.75, 3.5, 0.41, 1, 3],
+  ['225', 5.5, 9, 7.5, 3.5, 0.41, 1, 3],
+  ['254', 6.25, 10, 8.25, 4.25, 0.53, 1.125, 3.375],
+  ['284', 7, 11, 9.5, 4.75, 0.53, 1.25, 3.75],
+  ['324', 8, 12.5, 10.5, 5.25, 0.66, 1.625, 4.875],
+  ['326', 8, 12.5, 12, 5.25, 0.66, 1.625, 4.875],
+  ['364', 9, 14, 11.25, 5.875, 0.66, 1.875, 5.625],
+  ['365', 9, 14, 12.25, 5.875, 0.66, 1.875, 5.625],
+  ['404', 10, 16, 12.25, 6.625, 0.81, 2.125, 6.375],
+  ['405', 10, 16, 13.75, 6.625, 0.81, 2.125, 6.375],
+  ['444', 11, 18, 14.5, 7.5, 0.81, 2.375, 7.125],
+  ['445', 11, 18, 16.5, 7.5, 0.81, 2.375, 7.125],
+  ['504', 12.5, 20, 16, 8.5, 0.94, 2.875, 8.625],
+  ['505', 12.5, 20, 18, 8.5, 0.94, 2.875, 8.625],
 ];
 
 /** C faces by frame digits in inches: bolt circle AJ, pilot AK. */
@@ -89,7 +110,7 @@ export const nemaSuffixes: readonly (readonly [string, string, 'plain' | 'adapta
   ['J', 'threaded jet-pump shaft', 'special'],
   ['S', 'short shaft, for direct coupling only', 'plain'],
   ['T', 'T series (since 1964)', 'plain'],
-  ['U', 'U series (before 1964)', 'plain'],
+  ['U', 'U series (1952 to 1964)', 'plain'],
   ['Y', 'special mounting dimensions', 'adaptable'],
   ['Z', 'special shaft', 'special'],
   ['V', 'vertical mounting', 'plain'],

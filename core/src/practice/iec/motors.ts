@@ -2,6 +2,7 @@ import { commonPractice, model, remembered } from '../../contract';
 import { classOfProtection, suitableEnclosures } from '../enclosures';
 import { readFrame } from '../frames';
 import { fitOutcome, type Practice } from '../practice';
+import { interpolate } from '../../quantity';
 import { atBand, atRating, cell, exactly, safeSpeedOf, to6Poles, to8Poles } from '../table';
 import * as t from './tables/motors';
 
@@ -35,13 +36,36 @@ export const motors = {
     return { value: nominal - share * (1 - nominal), source: toleranceSource };
   },
 
-  usualEfficiency(power, poles) {
+  usualEfficiency(power, poles, year) {
+    const floor = year === undefined ? undefined : this.efficiencyFloor(power, poles, year);
+    if (floor) return { value: floor.efficiency, source: floor.source };
+    if (year !== undefined && year <= 2011) {
+      const ie1 = atRating(t.ie1, power / 1000, to6Poles(poles)) ?? 94;
+      const more = lossByYear.find((l) => year < l.before)?.more ?? 1;
+      return {
+        value: 1 / (1 + (100 / ie1 - 1) * more),
+        source: model(
+          'Efficiency of an older motor',
+          `${more === 1 ? 'as' : `${Math.round((more - 1) * 100)} % more loss than`} class IE1, made in ${year}`,
+        ),
+      };
+    }
     const ie2 = atRating(t.efficiencies, power / 1000, `IE2 ${to6Poles(poles)}`) ?? 95;
     return {
       value: ie2 / 100,
       source: model('Efficiency of an older motor', 'taken as class IE2 (IEC 60034-30-1)'),
     };
   },
+
+  ordinaryPulse: {
+    value: 1350,
+    source: remembered('standard', 'IEC TS 60034-25', '2022', 'impulse withstand of windings up to 500 V'),
+  },
+  // Category C: twice the link's voltage at a line 10 % high.
+  drivePulse: (line) => ({
+    value: 2 * Math.SQRT2 * 1.1 * line,
+    source: remembered('standard', 'IEC 60034-18-41', '2014', 'impulse voltage category C (overshoot factor 2.0)'),
+  }),
 
   frameSystem: 'iec',
 
@@ -59,8 +83,8 @@ export const motors = {
     return frame === undefined ? undefined : { value: frame, source: t.frameSource };
   },
 
-  ratingsInFrame(designation, poles) {
-    const name = /\d+[SML]?/.exec(designation.toUpperCase())?.[0] ?? '';
+  ratingsInFrame(frame, poles) {
+    const name = /\d+[SML]?/.exec(frame.designation.toUpperCase())?.[0] ?? '';
     if (poles > 6) return [];
     return t.frames.rows
       .filter((row) => cell(t.frames, row, to6Poles(poles))?.startsWith(name))
@@ -173,6 +197,18 @@ export const motors = {
     };
   },
 
+  usualStart(power, poles, className) {
+    if (className !== 'IE3' && className !== 'IE4') return undefined;
+    const of = (what: 'I' | 'T'): number =>
+      interpolate(
+        t.usualStarts.rows.map((row) => [row[0], cell(t.usualStarts, row, `${what} ${to8Poles(poles)}`) ?? 0]),
+        power / 1000,
+        0,
+      );
+    const current = of('I') + (className === 'IE4' ? t.ie4StartsHarder : 0);
+    return { value: { current, torque: of('T') }, source: t.usualStartSource };
+  },
+
   safeSpeed(power, poles) {
     const name = atRating(t.frames, power / 1000, to6Poles(poles));
     const height = Number(/\d+/.exec(name ?? '')?.[0] ?? 355);
@@ -211,6 +247,12 @@ export const motors = {
     return { value: 0.04 * (power / 1000) ** 0.9 * (poles / 2) ** 2.5, source: inertiaSource };
   },
 } satisfies Partial<Practice> & ThisType<Practice>;
+
+/** Loss of a standard motor ÷ that of class IE1, by when it was made (common practice). */
+const lossByYear = [
+  { before: 1970, more: 1.2 },
+  { before: 1998, more: 1.1 },
+] as const;
 
 /** Classes the European Union asked of new motors, by rating in kW. Exempt kinds and exports exist. */
 const floorSource = remembered(

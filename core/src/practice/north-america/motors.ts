@@ -41,14 +41,26 @@ export const motors = {
     return least === undefined ? undefined : { value: least / 100, source: t.efficiencyBands.source };
   },
 
-  usualEfficiency(power, poles) {
+  usualEfficiency(power, poles, year) {
+    const floor = year === undefined ? undefined : this.efficiencyFloor(power, poles, year);
+    if (floor) return { value: floor.efficiency, source: floor.source };
     const premium = atRating(t.premiumEfficiency, power / horsepower, `enclosed ${to6Poles(poles)}`) ?? 95;
-    const loss = (100 / premium - 1) * 1.35;
+    const more = (year === undefined ? undefined : lossByYear.find((l) => year < l.before)?.more) ?? 1.35;
     return {
-      value: 1 / (1 + loss),
-      source: model('Efficiency of an older motor', '35 % more loss than the premium table (NEMA MG 1 Table 12-12)'),
+      value: 1 / (1 + (100 / premium - 1) * more),
+      source: model(
+        'Efficiency of an older motor',
+        `${Math.round((more - 1) * 100)} % more loss than the premium table (NEMA MG 1 Table 12-12)` +
+          (year === undefined ? ', year not known' : `, made in ${year}`),
+      ),
     };
   },
+
+  ordinaryPulse: { value: 1000, source: remembered('standard', 'NEMA MG 1', '2016', '30.2.2.8 (1000 V, 2 µs)') },
+  drivePulse: (line) => ({
+    value: 3.1 * line,
+    source: remembered('standard', 'NEMA MG 1', '2016', '31.4.4.2 (3.1 × rated, 0.1 µs)'),
+  }),
 
   frameSystem: 'nema',
 
@@ -64,17 +76,22 @@ export const motors = {
 
   frame: (designation, poles) => readFrame(designation, 'nema', poles),
 
-  standardFrame(power, poles) {
-    const frame = poles > 6 ? undefined : exactly(t.frames, power / horsepower, to6Poles(poles));
-    return frame === undefined ? undefined : { value: frame, source: t.frameSource };
+  standardFrame(power, poles, of) {
+    const table =
+      of?.series === 'U' ? t.uFrames : of?.series === 'first' ? t.firstFrames : of?.open ? t.openFrames : t.frames;
+    const frame = poles > 6 ? undefined : exactly(table, power / horsepower, to6Poles(poles));
+    return frame === undefined ? undefined : { value: frame, source: table.source };
   },
 
-  ratingsInFrame(designation, poles) {
-    const digits = /\d+/.exec(designation)?.[0];
+  ratingsInFrame(frame, poles) {
     if (poles > 6) return [];
-    return t.frames.rows
-      .filter((row) => /\d+/.exec(cell(t.frames, row, to6Poles(poles)) ?? '')?.[0] === digits)
-      .map(([hp]) => hp * horsepower);
+    const digits = (name: string | undefined): string | undefined => /\d+/.exec(name ?? '')?.[0];
+    const tables =
+      frame.series === 'U' ? [t.uFrames] : frame.series === 'first' ? [t.firstFrames] : [t.frames, t.openFrames];
+    const held = tables.flatMap((of) =>
+      of.rows.filter((row) => digits(cell(of, row, to6Poles(poles))) === digits(frame.designation)).map(([hp]) => hp),
+    );
+    return [...new Set(held)].sort((a, b) => a - b).map((hp) => hp * horsepower);
   },
 
   efficiencyClasses(power, poles, open = false) {
@@ -222,6 +239,16 @@ export const motors = {
     return { value: pounds * 0.45359237 * 0.3048 ** 2, source: inertiaSource };
   },
 } satisfies Partial<Practice> & ThisType<Practice>;
+
+/**
+ * Loss of a standard motor ÷ that of the premium table, by when it was made (common practice): cast iron full of copper
+ * lost less for its day than what cheap energy made of the T frames' first years.
+ */
+const lossByYear = [
+  { before: 1952, more: 1.9 },
+  { before: 1970, more: 1.7 },
+  { before: 1985, more: 1.6 },
+] as const;
 
 /** NEMA MG 1 12.40.1: least pull-up torque from locked-rotor torque, both ÷ rated. */
 const pullUpOf = (locked: number): number => (locked <= 1.1 ? 0.9 * locked : locked < 1.45 ? 1 : 0.7 * locked);

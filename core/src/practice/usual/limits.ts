@@ -1,6 +1,9 @@
 /** Some suppliers limit starting current from about here, W (common practice). */
 export const unlimitedStart = 4000;
 
+/** Windings made since about this year bear a drive, by the school that asks no more (common practice). */
+export const modernSince = 2015;
+
 /** A miss of a house rule's limit by no more than this share of it is tight, and passes; a physical limit stays one. */
 export const tight = 0.02;
 

@@ -40,3 +40,10 @@ export function remedyPrice(kind: RemedyKind, bulk: number): number {
   const [base, each] = prices[kind];
   return Math.round(base + each * bulk);
 }
+
+/**
+ * Invented price index of what stands between motor and machine: a belt by the power in W it carries, a gearbox by the
+ * torque in N·m at its slow shaft.
+ */
+export const trainPrice = (kind: 'belt' | 'gearbox', power: number, torque: number): number =>
+  Math.round(kind === 'belt' ? 60 + 12 * bulkOf(power) : 90 + 9 * torque ** 0.65);

@@ -1,6 +1,6 @@
 import { stockText, type Motor } from '../../catalogue';
 import type { BuyingLine, Candidate } from '../../case';
-import { connectionFor, percent, type Needs, type Walk } from '../../needs';
+import { connectionFor, driveHousing, leftOf, percent, type Needs, type Walk } from '../../needs';
 import { writeQuantity } from '../../quantity';
 
 /** Every line a buyer needs of motor, starter and what goes with them, and what may differ from it. */
@@ -85,7 +85,7 @@ export function buyingLines({ input }: Walk, needs: Needs, motor: Motor, candida
     line(
       'Place',
       `ambient ${writeQuantity(place.ambient, 'degC')}, ${writeQuantity(place.altitude, 'm')} above ` +
-        `sea level: ${power(motor.power * place.motorDerating)} is left of its rating`,
+        `sea level: ${power(motor.power * leftOf(needs, motor.serviceFactor, drive).share)} is left of its rating`,
       'cooler, lower',
     ),
     line(
@@ -103,10 +103,11 @@ export function buyingLines({ input }: Walk, needs: Needs, motor: Motor, candida
       candidate.control.name +
         (candidate.control.ratedCurrent === null ? '' : `, ${candidate.control.ratedCurrent} A continuous`) +
         (drive ? `; ${speed.variable ? `speed ${percent(speed.min)} to ${percent(speed.max)}` : 'fixed speed'}` : ''),
-      drive
-        ? 'more current; another enclosure by the place it hangs in'
-        : 'a gentler method, if its start is judged again',
+      drive ? 'more current' : 'a gentler method, if its start is judged again',
     ),
+    ...(drive
+      ? [line('Drive housing', driveHousing(needs, input.place, motor.power), 'the other, if the place allows it')]
+      : []),
     ...counted.flatMap((v) => (v.remedy ? [line('With it', v.remedy.text, 'what answers the same')] : [])),
     ...counted.flatMap((v) => (v.condition ? [line('Settle first', v.condition.text, 'nothing')] : [])),
     line(

@@ -29,11 +29,12 @@ import {
   to8Poles,
 } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
-import { methodNames } from '../../contract';
+import { methodNames, type Method } from '../../contract';
 import { explain, type Judged, outcomeOf } from '../../judge';
 import {
   catalogueSource,
   connectionFor,
+  leftOf,
   type Needs,
   percent,
   pinnedCircuit,
@@ -105,16 +106,22 @@ export function tellPoint(
     n: 'load.motorSpeed',
     n_op: 'point.motorSpeed',
   });
-  w.figure('choice.loading', loading, { P: 'point.shaftPower', P_r: 'choice.ratedPower', d: 'place.motorDerating' });
+  const left = leftOf(needs, motor.serviceFactor, method === 'drive');
+  w.figure('choice.loading', loading, {
+    P: 'point.shaftPower',
+    P_r: 'choice.ratedPower',
+    d: left.source ? prescribed(q(left.share, '1'), left.source) : 'place.motorDerating',
+  });
 }
 
 /** Heat, peaks and current of the chosen motor at its operating point. */
-export function tellReserve(walk: Walk, needs: Needs, motor: Motor): void {
+export function tellReserve(walk: Walk, needs: Needs, motor: Motor, method: Method): void {
   const { input, w } = walk;
   w.enter('choice');
   const source = catalogueSource(motor);
   const connection = connectionFor(motor, needs.supply.voltage);
   const supply = input.supply?.voltage;
+  const left = leftOf(needs, motor.serviceFactor, method === 'drive');
   w.figure('choice.breakdownTorque', breakdownAtVoltage, {
     t: prescribed(q(motor.breakdownTorque, '1'), source),
     T_r: prescribed(q(ratedTorque(motor), 'N.m'), source),
@@ -140,14 +147,19 @@ export function tellReserve(walk: Walk, needs: Needs, motor: Motor): void {
       ? field('place.ambient', input.place.ambient.value, input.place.ambient.text)
       : assumed('place.ambient', q(40, 'degC'), 'no ambient given: 40 °C'),
     dT: assumed('motor', q(rise, 'K'), 'rise of class B, to which motors of class F are commonly used'),
-    x: 'choice.loading',
+    // Whoever sizes into the service factor has the heat of it too.
+    x:
+      left.by === 'service-factor' && left.source
+        ? prescribed(q((w.value('choice.loading') ?? 1) * motor.serviceFactor, '1'), left.source)
+        : 'choice.loading',
   });
   w.figure('choice.insulationLife', insulationLife, {
     theta_lim: prescribed(q(classLimit[motor.insulation], 'degC'), insulationSource),
     theta_w: 'choice.windingTemperature',
   });
   askFor(walk);
-  uncertain(walk, needs, motor);
+  openMotor(walk, needs, motor);
+  uncertain(walk, needs, motor.power * left.share);
   sound(walk, motor, source);
 }
 
@@ -159,6 +171,20 @@ function askFor({ input, w }: Walk): void {
   w.finding('choice.ask-for', 'note', ask, { fields: ['load.machine'], source: askSource });
 }
 
+/** An open motor is never chosen in silence: what it rests on, and what would be safe. */
+function openMotor({ w }: Walk, { place }: Needs, motor: Motor): void {
+  if (motor.enclosure !== 'open') return;
+  w.finding(
+    'choice.open',
+    'note',
+    `${motor.enclosureText} is open: air of the room goes through the winding. It rests on the place being clean and ` +
+      `${place.conditions.water === 'dry' ? 'dry' : 'no wetter than drips'}, for as long as it stands; an enclosed ` +
+      `motor costs little more and asks nothing of it.`,
+    { fields: ['place.dirt', 'place.water'], source: openSource },
+  );
+}
+
+const openSource = commonPractice('Open motors stand only where the air stays clean and dry');
 const askSource = commonPractice('What is asked for beside the rating, by the machine');
 
 /** How loud it is beside the running motor, and from where on ears are protected. */
@@ -183,8 +209,7 @@ function sound({ practice, w }: Walk, motor: Motor, source: Source): void {
 }
 
 /** Whether the choice would still carry the load at the top of its uncertainty. */
-function uncertain({ w }: Walk, needs: Needs, motor: Motor): void {
-  const left = motor.power * needs.place.motorDerating;
+function uncertain({ w }: Walk, needs: Needs, left: number): void {
   const loading = w.value('choice.loading');
   if (loading === undefined) return;
   const high = left * loading * (1 + needs.load.uncertainty) * needs.load.thermal;

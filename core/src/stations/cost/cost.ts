@@ -15,7 +15,7 @@ import {
 } from '../../physics';
 import { controlCurves, presentRatio } from '../../practice';
 import { q, writeNumber } from '../../quantity';
-import { inputOf, type Needs, numberOf, type PlateFacts, type Subject, type Walk } from '../../needs';
+import { inputOf, type Needs, numberOf, type PlateFacts, type Subject, usualEfficiency, type Walk } from '../../needs';
 
 /** The year before and after: energy, money, carbon and simple payback of the subject against what is there now. */
 export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: PlateFacts): Curves['flow'] {
@@ -141,7 +141,7 @@ function unsaidNew({ input }: Walk, needs: Needs): Assumed[] {
 }
 
 /** Efficiency of what is there now: the plate's by house rule, else usual for its rating, else the new motor's own. */
-function oldEfficiency({ practice, rules, w }: Walk, plate: PlateFacts, subject: Subject): number {
+function oldEfficiency({ input, practice, rules, w }: Walk, plate: PlateFacts, subject: Subject): number {
   const first = rules.efficiencyBasis === 'minimum' ? w.figures.get('plate.efficiencyMinimum') : undefined;
   const stamped = first ?? w.figures.get('plate.efficiency');
   if (stamped) {
@@ -151,7 +151,7 @@ function oldEfficiency({ practice, rules, w }: Walk, plate: PlateFacts, subject:
     });
     return stamped.value;
   }
-  const usual = plate.power === undefined ? undefined : practice.usualEfficiency(plate.power, plate.poles ?? 4);
+  const usual = plate.power === undefined ? undefined : usualEfficiency(input, practice, plate.power, plate.poles ?? 4);
   const value = usual?.value ?? subject.efficiency.value;
   w.stated(
     'cost.oldEfficiency',
@@ -162,7 +162,7 @@ function oldEfficiency({ practice, rules, w }: Walk, plate: PlateFacts, subject:
       field: 'plate.efficiency',
       symbol: 'eta_old',
       assumed: usual
-        ? 'not on the plate: usual for its rating'
+        ? `not on the plate: ${usual.why}`
         : 'no old plate: the new motor’s own, so only the control counts',
     },
   );

@@ -12,6 +12,8 @@ import {
   numberOf,
   percent,
   type Subject,
+  driveHousing,
+  driveHousingSource,
   unfilteredLength,
   type Walk,
 } from '../../needs';
@@ -20,17 +22,18 @@ import {
 type Remedy = NonNullable<Verdict['remedy']>;
 
 /**
- * `remedies`: what the choice is bought with, which then needs no caution here; `onlyThisStarts`: no other method
- * starts the motor.
+ * `verdicts`: what was found of the choice; what it is bought with needs no caution here. `onlyThisStarts`: no other
+ * method starts the motor.
  */
 export function tellDrive(
   walk: Walk,
   needs: Needs,
   subject: Subject,
-  remedies: readonly Remedy[] = [],
+  verdicts: readonly Verdict[] = [],
   onlyThisStarts = false,
 ): void {
   const { w } = walk;
+  const remedies = verdicts.flatMap((v) => v.remedy ?? []);
   w.enter('drive');
   const variable = isVariableTorque(needs.load.shape);
   const k = driveOverload(needs);
@@ -77,10 +80,13 @@ export function tellDrive(
   );
   pulses(
     walk,
-    needs,
     subject,
-    remedies.some((r) => r.kind === 'filter' || r.kind === 'sine-filter'),
+    verdicts.find((v) => v.requirement === 'winding'),
   );
+  if (power !== undefined)
+    w.fact('drive.housing', 'Where it hangs', driveHousing(needs, walk.input.place, power), driveHousingSource, {
+      fields: ['place.driveHousing', 'rules.driveHousing'],
+    });
   tellRemedies(walk, remedies);
   if (!needs.speed.variable && subject.method === 'drive' && !onlyThisStarts) {
     w.finding(
@@ -209,13 +215,12 @@ function turndown({ w }: Walk, needs: Needs, subject: Subject, variable: boolean
   }
 }
 
-function pulses({ input, rules, w }: Walk, needs: Needs, subject: Subject, filtered: boolean): void {
+function pulses({ input, rules, w }: Walk, subject: Subject, winding: Verdict | undefined): void {
   const supply = field('supply.voltage', input.supply?.voltage?.value, input.supply?.voltage?.text);
   const peak = w.figure('drive.peakVoltage', doubledPulse, { U: supply });
   if (peak === undefined) return;
-  const rating = subject.pulseRating;
-  if (rules.leadLength === 'calculated' && rating !== undefined && rating >= peak) return;
-  const metres = unfilteredLength(needs);
+  const metres = unfilteredLength(rules, supply.value ?? 0, subject.pulseRating ?? 0, subject.inverterDuty);
+  if (metres === Infinity) return;
   w.stated(
     'drive.cableLimit',
     'm',
@@ -228,7 +233,10 @@ function pulses({ input, rules, w }: Walk, needs: Needs, subject: Subject, filte
     },
   );
   const cable = input.place?.cable?.length;
-  if (subject.method === 'drive' && cable && cable.value > metres) {
+  const filtered = winding?.remedy != null;
+  // What the choice accepts as it is, by a house rule, is not doubted here.
+  const accepted = winding?.outcome === 'pass' && !filtered;
+  if (subject.method === 'drive' && cable && cable.value > metres && !accepted) {
     const cure = rules.outputReactor === 'accept' ? 'a dV/dt filter or an output reactor' : 'a dV/dt filter';
     w.finding(
       'drive.cable-too-long',

@@ -22,7 +22,6 @@ import {
   pumpPower,
   runningFromBreakaway,
   screwPower,
-  standardAir,
   staticShare,
   torqueBehindTrain,
   torqueByPull,
@@ -200,11 +199,12 @@ function byFan({ w, input }: Walk, demand: Of<'fan'>): void {
     eta: share('efficiency', demand.efficiency),
   });
   if (gas && density !== undefined && gas.value > 60) {
-    const cold = standardAir / density;
+    const air = airDensity.of({ theta: q(20, 'degC'), h: q(altitude.value ?? 0, 'm') });
+    const cold = air / density;
     w.finding(
       'load.cold-start',
       'caution',
-      `The gas is ${gas.text}: started cold, with air of 1.2 kg/m³, the fan takes ${percent(cold)} of ` +
+      `The gas is ${gas.text}: started cold, with air of ${air.toFixed(2)} kg/m³, the fan takes ${percent(cold)} of ` +
         `this power. Start it with the damper shut or by a drive, or size for the cold.`,
       { fields: ['load.demand.gasTemperature', 'load.startRatio'], figures: ['load.gasDensity'] },
     );

@@ -19,7 +19,7 @@ import {
 } from '../../physics';
 import { q } from '../../quantity';
 import type { Drivetrain } from './drivetrain';
-import { percent, type PlateFacts, type Walk } from '../../needs';
+import { percent, type PlateFacts, usualEfficiency, type Walk } from '../../needs';
 
 type Readings = Extract<Demand, { kind: 'measured' }>;
 
@@ -76,16 +76,10 @@ function waysOf(
       ? { ...field('load.demand.voltage', input.supply.voltage.value), assumed: 'not read: the supply’s voltage' }
       : { value: undefined, field: 'load.demand.voltage' };
   if (demand.power) {
+    const usual = usualEfficiency(input, practice, plate.power ?? 0, poles);
     const eta: Input<'1'> = w.figures.has('plate.efficiency')
       ? 'plate.efficiency'
-      : {
-          ...assumed(
-            'plate.efficiency',
-            q(practice.usualEfficiency(plate.power ?? 0, poles).value, '1'),
-            'usual for its rating',
-          ),
-          source: practice.usualEfficiency(plate.power ?? 0, poles).source,
-        };
+      : { ...assumed('plate.efficiency', q(usual.value, '1'), usual.why), source: usual.source };
     const share = w.figure('load.shareByPower', shareByPower, { P_in: read.P, P_r: 'plate.ratedPower', eta });
     if (share !== undefined) ways.push({ id: 'load.shareByPower', name: 'input power', share, off: 0.06 });
   }
@@ -136,7 +130,7 @@ function bestWay(ways: readonly Way[]): Way | undefined {
   return by('load.shareByPower') ?? (current && current.share >= 0.5 ? current : (by('load.shareBySlip') ?? current));
 }
 
-function inputOnly({ w, practice }: Walk, demand: Readings, P: Given<'W'>): void {
+function inputOnly({ input, w, practice }: Walk, demand: Readings, P: Given<'W'>): void {
   if (!demand.power) {
     w.want('plate.power');
     w.without('load.motorPower');
@@ -149,7 +143,7 @@ function inputOnly({ w, practice }: Walk, demand: Readings, P: Given<'W'>): void
     );
     return;
   }
-  const usual = practice.usualEfficiency(demand.power.value, 4);
+  const usual = usualEfficiency(input, practice, demand.power.value, 4);
   w.stated(
     'load.measuredInput',
     'W',

@@ -1,7 +1,7 @@
 import type { FailureHistory } from '../../case';
 import { commonPractice } from '../../contract';
 import { field } from '../../law';
-import { learn, type Lesson } from '../../nameplate';
+import { learn, suspects, type Circumstances, type Lesson } from '../../nameplate';
 import { lifetime, perYear } from '../../physics';
 import { q } from '../../quantity';
 import type { LoadNeeds, PlaceNeeds, PlateFacts, SpeedNeeds, Walk } from '../../needs';
@@ -19,10 +19,10 @@ export function learnFromFailure(
   const history = input.history;
   const years = life(walk);
   const seen = history?.causes ?? [];
-  if (!history || seen.length === 0) return { history: null, lessons: [] };
+  if (!history) return { history: null, lessons: [] };
   const supply = input.supply?.voltage?.value;
   const { dirt, water } = input.place ?? {};
-  const { causes, lessons } = learn(seen, {
+  const circumstances: Circumstances = {
     method: history.method,
     belt: input.load?.train?.kind === 'belt',
     variableSpeed: speed.variable,
@@ -38,7 +38,10 @@ export function learnFromFailure(
     dirty: dirt !== undefined && dirt !== 'clean',
     jams: (input.load?.overload?.ratio ?? 1) > 1.3,
     years,
-  });
+  };
+  if (seen.every((s) => s === 'unknown')) unknownCause(walk, suspects(circumstances));
+  if (seen.length === 0) return { history: null, lessons: [] };
+  const { causes, lessons } = learn(seen, circumstances);
   if (
     history.method === undefined &&
     seen.some((s) => s === 'fluted-race' || s === 'insulation-punctured' || s === 'overheated')
@@ -103,4 +106,18 @@ function life({ input, w }: Walk): number | undefined {
 function monthsOf(date: string): number {
   const [year, month] = date.split('-').map(Number);
   return (year ?? 0) * 12 + (month ?? 1);
+}
+
+/** Nobody knows what killed it: in which order one looks, and what of the case is suspect. */
+function unknownCause({ w }: Walk, suspicions: readonly string[]): void {
+  w.finding(
+    'history.unknown-cause',
+    'note',
+    'The cause is not known; the usual order is bearings, then insulation, then heat. Turn the shaft by hand: ' +
+      'rough or loose is a bearing. Measure the winding to earth and the three resistances against each other: low ' +
+      'or unequal is insulation. Look at the winding: dark all over is overload or cooling, one phase dark is a lost ' +
+      'phase.' +
+      (suspicions.length > 0 ? ` Suspect here: ${suspicions.slice(0, 3).join(' ')}` : ''),
+    { fields: ['history.causes'], source: commonPractice('Where failed motors are looked at first') },
+  );
 }

@@ -39,7 +39,7 @@ export function judgeMeasured(walk: Walk): void {
     );
     if (poles !== undefined)
       for (const { frame } of frames.filter((f) => f.frame.system === practice.frameSystem))
-        for (const r of practice.ratingsInFrame(frame.designation, poles)) ratings.add(r);
+        for (const r of practice.ratingsInFrame(frame, poles)) ratings.add(r);
   } else if (m.shaftHeight ?? m.feetAcross ?? m.feetAlong ?? m.shaftDiameter) {
     w.finding(
       'measured.no-frame',

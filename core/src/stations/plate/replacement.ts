@@ -50,6 +50,7 @@ export function tellReplacement(
     enclosures:
       input.place?.dirt !== undefined || input.place?.water !== undefined ? (needs?.place.enclosures ?? []) : [],
     starDelta: (input.method ?? input.history?.method) === 'star-delta',
+    drive: input.method === 'drive' || (input.method === undefined && input.speed?.need === 'variable'),
   });
   fasterSpeed(walk, plate, needs, old, next, motor);
   return { kind, name: next.name, likeness: overall(lines), lines };

@@ -9,6 +9,7 @@ import {
   mountingSource,
   protectionSource,
   readCooling,
+  enclosureOf,
   readDuty,
   readEnclosure,
   readMounting,
@@ -20,7 +21,7 @@ import type { Walk } from '../../needs';
 
 type OldPlate = NonNullable<Case['plate']>;
 
-export function frame({ w, practice }: Walk, stamped: string, made: Practice, poles: number | undefined): void {
+export function frame({ w, practice, input }: Walk, stamped: string, made: Practice, poles: number | undefined): void {
   const found = frameOf({ frame: stamped }, made, practice, poles);
   if (!found) {
     w.finding(
@@ -65,7 +66,8 @@ export function frame({ w, practice }: Walk, stamped: string, made: Practice, po
   }
   const series = {
     T: 'NEMA, T series since 1964',
-    U: 'NEMA, series before 1964',
+    U: 'NEMA, U series of 1952 to 1964',
+    first: 'NEMA, first series, before 1952',
     small: 'NEMA, small frame',
     iec: 'IEC',
     unlisted: 'not in the lists here',
@@ -77,16 +79,26 @@ export function frame({ w, practice }: Walk, stamped: string, made: Practice, po
     fields: ['plate.frame'],
   });
   const power = w.value('plate.ratedPower');
-  const standard = power === undefined || poles === undefined ? undefined : made.standardFrame(power, poles);
-  if (!standard) return;
+  if (power === undefined || poles === undefined) return;
+  const open = input.plate !== undefined && enclosureOf(input.plate, made) === 'open';
+  const own = made.standardFrame(power, poles, { open, series: found.series });
+  const today = made.standardFrame(power, poles, { open });
+  if (!today) return;
   const digits = (t: string): string => /\d+[SML]?/.exec(t)?.[0] ?? t;
-  const same = digits(standard.value) === digits(stamped.toUpperCase());
+  const then = own ?? today;
+  const said =
+    digits(then.value) === digits(stamped.toUpperCase())
+      ? `${then.value}, as stamped`
+      : `${then.value} for this rating; the plate says ${stamped}`;
   w.fact(
     'plate.standardFrame',
     'Standard frame',
-    same ? `${standard.value}, as stamped` : `${standard.value} for this rating; the plate says ${stamped}`,
-    standard.source,
-    { fields: ['plate.frame'], figures: ['plate.ratedPower', 'plate.poles'] },
+    then === today || then.value === today.value ? said : `${said}; today ${today.value}`,
+    then.source,
+    {
+      fields: ['plate.frame'],
+      figures: ['plate.ratedPower', 'plate.poles'],
+    },
   );
 }
 

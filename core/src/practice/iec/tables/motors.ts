@@ -1,4 +1,4 @@
-import { remembered } from '../../../contract';
+import { commonPractice, remembered } from '../../../contract';
 import { table, tableOfNames } from '../../table';
 
 /** Nominal efficiency in % at 50 Hz. Columns: IE2 2, 4, 6 poles; IE3 2, 4, 6; IE4 2, 4, 6. Ratings in kW. */
@@ -94,6 +94,33 @@ export const breakdownTorques = table(
 
 /** Design H starts harder: 1.5 times the locked-rotor torque of design N, at least 2.0; breakdown 1.9 and above. */
 export const designHSource = remembered('standard', 'IEC 60034-12', '2002', 'clause 8 (design H), Table 4');
+
+/**
+ * How motors of class IE3 start, by rating in kW: locked-rotor current ÷ rated (I) and locked-rotor torque ÷ rated (T),
+ * by poles. The better classes draw more than older motors did, and most pull well above the least of the standard.
+ */
+export const usualStartSource = commonPractice(
+  'Starting current and torque of motors of class IE3, by rating and poles; a maker’s sheet decides',
+);
+export const usualStarts = table(
+  usualStartSource,
+  ['I 2', 'I 4', 'I 6', 'I 8', 'T 2', 'T 4', 'T 6', 'T 8'],
+  [
+    [0.37, 5.0, 5.0, 4.2, 3.8, 2.4, 2.2, 1.9, 1.8],
+    [0.75, 6.2, 6.2, 5.0, 4.3, 2.6, 2.4, 2.0, 1.9],
+    [1.5, 7.3, 7.0, 5.8, 4.8, 2.5, 2.6, 2.1, 1.9],
+    [4, 7.8, 7.6, 6.6, 5.5, 2.4, 2.6, 2.2, 1.9],
+    [7.5, 7.8, 7.8, 7.0, 5.9, 2.3, 2.5, 2.2, 1.9],
+    [15, 7.8, 7.6, 7.2, 6.2, 2.3, 2.4, 2.2, 1.9],
+    [30, 7.6, 7.4, 7.2, 6.4, 2.2, 2.4, 2.3, 1.9],
+    [75, 7.5, 7.3, 7.1, 6.6, 2.0, 2.3, 2.2, 1.8],
+    [110, 7.4, 7.3, 7.1, 6.8, 1.9, 2.2, 2.1, 1.8],
+    [200, 7.3, 7.2, 7.0, 6.8, 1.8, 2.1, 2.0, 1.7],
+    [375, 7.2, 7.1, 7.0, 6.8, 1.6, 2.0, 1.9, 1.6],
+  ],
+);
+/** Class IE4 draws this many times rated current more than IE3. */
+export const ie4StartsHarder = 0.6;
 
 /** Largest locked-rotor apparent power ÷ rated power (kVA per kW), design N; upper end of each band in kW. */
 export const lockedRotorPowerSource = remembered('standard', 'IEC 60034-12', '2002', 'Table 2');

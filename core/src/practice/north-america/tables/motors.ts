@@ -26,12 +26,12 @@ export const premiumEfficiency = table(
     [125, 94.1, 95.4, 95.0, 95.0, 95.4, 95.0],
     [150, 94.1, 95.8, 95.4, 95.0, 95.8, 95.8],
     [200, 95.0, 95.8, 95.4, 95.4, 96.2, 95.8],
-    [250, 95.0, 95.8, 95.4, 95.8, 96.2, 95.8],
-    [300, 95.4, 95.8, 95.4, 95.8, 96.2, 95.8],
-    [350, 95.4, 95.8, 95.4, 95.8, 96.2, 95.8],
-    [400, 95.8, 95.8, null, 95.8, 96.2, null],
-    [450, 95.8, 96.2, null, 95.8, 96.2, null],
-    [500, 95.8, 96.2, null, 95.8, 96.2, null],
+    [250, 95.0, 95.8, 95.8, 95.8, 96.2, 95.8],
+    [300, 95.4, 95.8, 95.8, 95.8, 96.2, 95.8],
+    [350, 95.4, 95.8, 95.8, 95.8, 96.2, 95.8],
+    [400, 95.8, 95.8, 95.8, 95.8, 96.2, 95.8],
+    [450, 96.2, 96.2, 96.2, 95.8, 96.2, 95.8],
+    [500, 96.2, 96.2, 96.2, 95.8, 96.2, 95.8],
   ],
 );
 
@@ -238,6 +238,7 @@ export const designCBreakdownTorques = table(
   [
     [3, 200, 225, 200],
     [5, 200, 200, 200],
+    [20, 200, 190, 190],
     [200, 190, 190, 190],
   ],
 );
@@ -246,11 +247,8 @@ export const designCBreakdownTorques = table(
 export const designDTorqueSource = remembered('standard', 'NEMA MG 1', '2016', '12.38.3');
 export const designDLockedTorque = 275;
 
-/**
- * T frames by rating; enclosed and open differ only above 75 hp. Columns: 2, 4, 6 poles. Beyond 250 hp none is
- * standard.
- */
-export const frameSource = remembered('standard', 'NEMA MG 1', '2016', 'Part 13 (13.2, 13.3)');
+/** T frames by rating, totally enclosed fan-cooled. Columns: 2, 4, 6 poles. Beyond 250 hp none is standard. */
+export const frameSource = remembered('standard', 'NEMA MG 1', '2016', '13.3 (TEFC, T frames)');
 export const frames = tableOfNames(
   frameSource,
   ['2', '4', '6'],
@@ -275,6 +273,86 @@ export const frames = tableOfNames(
     [150, '445TS', '445T', '447T'],
     [200, '447TS', '447T', '449T'],
     [250, '449TS', '449T', '449T'],
+  ],
+);
+
+/** T frames by rating, open. Columns: 2, 4, 6 poles. Two-pole motors one size below the enclosed from 3 hp on. */
+export const openFrameSource = remembered('standard', 'NEMA MG 1', '2016', '13.2 (open, T frames)');
+export const openFrames = tableOfNames(
+  openFrameSource,
+  ['2', '4', '6'],
+  [
+    [1, '143T', '143T', '145T'],
+    [1.5, '143T', '145T', '182T'],
+    [2, '145T', '145T', '184T'],
+    [3, '145T', '182T', '213T'],
+    [5, '182T', '184T', '215T'],
+    [7.5, '184T', '213T', '254T'],
+    [10, '213T', '215T', '256T'],
+    [15, '215T', '254T', '284T'],
+    [20, '254T', '256T', '286T'],
+    [25, '256T', '284T', '324T'],
+    [30, '284TS', '286T', '326T'],
+    [40, '286TS', '324T', '364T'],
+    [50, '324TS', '326T', '365T'],
+    [60, '326TS', '364T', '404T'],
+    [75, '364TS', '365T', '405T'],
+    [100, '365TS', '404T', '444T'],
+    [125, '404TS', '405T', '445T'],
+    [150, '405TS', '444T', '447T'],
+    [200, '444TS', '445T', '449T'],
+    [250, '445TS', '447T', '449T'],
+  ],
+);
+
+/** Frames by rating in the series of 1952 to 1964. Columns: 2, 4, 6 poles. */
+export const uFrameSource = remembered('standard', 'NEMA MG 1', '1952 to 1964 series', 'U frames by rating');
+export const uFrames = tableOfNames(
+  uFrameSource,
+  ['2', '4', '6'],
+  [
+    [1, null, '182', '184'],
+    [1.5, '182', '184', '184'],
+    [2, '184', '184', '213'],
+    [3, '184', '213', '215'],
+    [5, '213', '215', '254U'],
+    [7.5, '215', '254U', '256U'],
+    [10, '254U', '256U', '284U'],
+    [15, '256U', '284U', '324U'],
+    [20, '286U', '286U', '326U'],
+    [25, '324U', '324U', '364U'],
+    [30, '326U', '326U', '365U'],
+    [40, '364U', '364U', '404U'],
+    [50, '365U', '365U', '405U'],
+    [60, '405U', '405U', '444U'],
+    [75, '444U', '444U', '445U'],
+    [100, '445U', '445U', null],
+  ],
+);
+
+/** Frames by rating in the first series, before 1952. Columns: 2, 4, 6 poles. */
+export const firstFrameSource = remembered('standard', 'NEMA MG 1', 'before 1952', 'first series, frames by rating');
+export const firstFrames = tableOfNames(
+  firstFrameSource,
+  ['2', '4', '6'],
+  [
+    [1, null, '203', '204'],
+    [1.5, '203', '204', '224'],
+    [2, '204', '224', '225'],
+    [3, '224', '225', '254'],
+    [5, '225', '254', '284'],
+    [7.5, '254', '284', '324'],
+    [10, '284', '324', '326'],
+    [15, '324', '326', '364'],
+    [20, '326', '364', '365'],
+    [25, '364', '364', '404'],
+    [30, '364', '365', '405'],
+    [40, '365', '404', '444'],
+    [50, '404', '405', '445'],
+    [60, '405', '444', '504'],
+    [75, '444', '445', '505'],
+    [100, '445', '504', null],
+    [125, '504', '505', null],
   ],
 );
 

@@ -37,6 +37,7 @@
     <ChoiceField path="rules.inverterDuty" label="Motor for a drive" {...houseRule('inverterDuty')} />
     <ChoiceField path="rules.driveAltitude" label="Derating for height" {...houseRule('driveAltitude')} />
     <ChoiceField path="rules.outputReactor" label="Output reactor" {...houseRule('outputReactor')} />
+    <ChoiceField path="rules.driveHousing" label="Where it hangs" {...houseRule('driveHousing')} />
   </div>
 </Group>
 <Group title="Caution"

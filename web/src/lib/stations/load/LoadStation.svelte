@@ -12,7 +12,7 @@
   import ShapeEditor from './ShapeEditor.svelte';
   import TrainEditor from './TrainEditor.svelte';
   import { useDesk } from '$lib/desk/desk.svelte';
-  import { machines, shapes } from '$lib/ui/options';
+  import { houseRule, machines, shapes } from '$lib/ui/options';
 
   const desk = useDesk();
   const text = (path: string): string | undefined => {
@@ -104,6 +104,11 @@
 <Group title="What the motor must give">
   <div class="grid gap-3 sm:grid-cols-3">
     <NumberField path="rules.sizingMargin" label="Margin on power (house rule)" placeholder="1.1, with dirt 1.15" />
+    <ChoiceField
+      path="rules.serviceFactorUse"
+      label="Service factor on the line (house rule)"
+      {...houseRule('serviceFactorUse')}
+    />
   </div>
   <Figures
     ids={[

@@ -6,7 +6,10 @@
   import Group from '$lib/ui/Group.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
-  import { dirt, hangs, housings, mountings, water, yesNo } from '$lib/ui/options';
+  import { useDesk } from '$lib/desk/desk.svelte';
+  import { dirt, hangs, houseRule, housings, mountings, water, yesNo } from '$lib/ui/options';
+
+  const desk = useDesk();
 </script>
 
 <Group title="Air, heat and height">
@@ -26,6 +29,9 @@
     <ChoiceField path="place.humid" label="Damp, or standing long" options={yesNo} />
     <ChoiceField path="place.corrosive" label="Corrosive" options={yesNo} />
     <ChoiceField path="place.food" label="Touches food" options={yesNo} />
+    {#if desk().value('place.food') === true}
+      <ChoiceField path="rules.foodFinish" label="Finish at food (house rule)" {...houseRule('foodFinish')} />
+    {/if}
     <ChoiceField path="place.vibration" label="Vibration" options={yesNo} />
     <ChoiceField path="place.mounting" label="Mounted" options={mountings} none="on its feet" />
     <QuantityField
