@@ -65,6 +65,18 @@ const soft = (own: object, over: Partial<CaseText> = {}): CaseText =>
   fan({}, { method: 'soft-starter', start: { softStarter: own }, ...over });
 
 const rows: readonly Row[] = [
+  // The case
+  ['case.unusual', 'caution', ['supply.voltage'],
+    stamped({}, { supply: { voltage: '15.1 kV', frequency: '60 Hz' } }), stamped({}, { supply: { voltage: '15 kV', frequency: '60 Hz' } })],
+  ['case.unusual', 'caution', ['load.demand.power'],
+    fan({ demand: { kind: 'power', power: '99999 kW', speed: '1750 rpm' } }), fan({ demand: { kind: 'power', power: '10 MW', speed: '1750 rpm' } })],
+  ['case.unusual', 'caution', ['load.demand.power'],
+    fan({ demand: { kind: 'power', power: '9.9 W', speed: '1750 rpm' } }), fan({ demand: { kind: 'power', power: '10 W', speed: '1750 rpm' } })],
+  ['case.unusual', 'caution', ['place.ambient'], place({ ambient: '71 degC' }), place({ ambient: '70 degC' })],
+  ['case.unusual', 'caution', ['place.altitude'], place({ altitude: '5201 m' }), place({ altitude: '5200 m' })],
+  ['case.unusual', 'caution', ['place.cable.length'], place({ cable: { length: '5001 m' } }), place({ cable: { length: '5000 m' } })],
+  ['choice.oversize', 'caution', ['plate.power', 'load.demand'],
+    fan({ demand: { kind: 'power', power: '3.9 hp', speed: '1750 rpm' } }, { plate }), fan({ demand: { kind: 'power', power: '4.1 hp', speed: '1750 rpm' } }, { plate })],
   // Plate
   ['plate.design-unknown', 'note', ['plate.designLetter'], stamped({ designLetter: 'Q' }), stamped({ designLetter: 'B' })],
   ['plate.duty-unread', 'note', ['plate.duty'], stamped({ duty: 'sometimes' }), stamped({ duty: 'CONT' })],

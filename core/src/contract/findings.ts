@@ -4,6 +4,7 @@ export type Level = (typeof levels)[number];
 /** Every finding with the levels it is raised at. Scripts rely on the ids: add, never rename. */
 export const findingLevels = {
   'case.impossible': ['caution'],
+  'case.unusual': ['caution'],
   'case.gap': ['note'],
   'case.beyond-law': ['note'],
   'plate.unreadable': ['caution'],

@@ -51,6 +51,8 @@ export const errandAsks: Readonly<Record<Errand, readonly string[]>> = {
 };
 
 export const practiceIds = ['north-america', 'iec'] as const;
+/** The system each practice writes in. */
+export const practiceUnits = { 'north-america': 'us', iec: 'si' } as const;
 export const plateConditions = ['legible', 'missing', 'burnt'] as const;
 export const dirts = ['clean', 'dusty', 'dirty'] as const;
 export const waters = ['dry', 'drips', 'splash', 'washdown', 'outdoor'] as const;

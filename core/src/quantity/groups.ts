@@ -1,4 +1,4 @@
-import { clip, findUnit, isMinute, readNumber, type Reading } from './read';
+import { clip, findUnit, isMinute, readNumber, withoutPhases, type Reading } from './read';
 import { dimensions, q, type BaseUnit, type Dimension, type DimensionSpec, type Q } from './units';
 
 /**
@@ -19,12 +19,12 @@ export function readGroups<D extends Dimension>(dimension: D, text: string): Rea
   const want = `a ${spec.label}, grouped as on the plate, such as "208-230/460 V"`;
   const wanted =
     dimension === 'voltage' ? want : `a ${spec.label} such as "${spec.examples[0]}" or grouped as on the plate`;
-  const match = /^([\d.,/\-–\s½¼¾⅓⅔⅛⅜⅝⅞]*[\d½¼¾⅓⅔⅛⅜⅝⅞])\s*(.*)$/su.exec(text.trim());
+  const match = /^([\d.,/\-–\s½¼¾⅓⅔⅛⅜⅝⅞]*[\d½¼¾⅓⅔⅛⅜⅝⅞])\s*(.*)$/su.exec(withoutPhases(dimension, text.trim()));
   const [, numbers, unitText] = match ?? [];
   if (numbers === undefined || unitText === undefined)
     return { ok: false, message: `"${clip(text)}" is not ${wanted}` };
   if (unitText === '') return { ok: false, message: `"${clip(text)}" has no unit: write ${wanted}` };
-  const unit = findUnit(spec, unitText);
+  const unit = findUnit(spec, dimension === 'voltage' ? unitText.replace(connectionMarks, '') : unitText);
   if (!unit) return { ok: false, message: `"${clip(unitText)}" is not a unit of ${spec.label}: write ${wanted}` };
   const groups: Q<BaseUnit<D>>[][] = [];
   const parts = isFraction(numbers) ? [[numbers]] : numbers.split('/').map((g) => g.split(/[-–]/));
@@ -46,6 +46,9 @@ export function readGroups<D extends Dimension>(dimension: D, text: string): Rea
   }
   return { ok: true, value: { text: text.trim(), groups } };
 }
+
+/** Marks of the connections behind the unit: "230/400 V Δ/Y". */
+const connectionMarks = /\s*(?:[Δ∆△D])\s*\/\s*(?:[YΥ⅄])$/u;
 
 /** "3/4" and "1-1/2" are one rating, as small motors are stamped; "30/25" is two. */
 function isFraction(numbers: string): boolean {

@@ -52,7 +52,7 @@ export function readNumber(text: string): Reading<number> {
 export function readQuantity<D extends Dimension>(dimension: D, text: string): Reading<Quantity<D>> {
   const spec: DimensionSpec = dimensions[dimension];
   const want = `a ${spec.label} such as ${spec.examples.map((e) => `"${e}"`).join(', ')}`;
-  const match = quantityPattern.exec(spellOut(text.trim()));
+  const match = quantityPattern.exec(withoutPhases(dimension, spellOut(text.trim())));
   if (!match) return fail(text.trim() === '' ? `is empty: write ${want}` : `"${clip(text)}" is not ${want}`);
   const number = readNumber(match[1] ?? '');
   if (!number.ok) return number;
@@ -112,6 +112,10 @@ function normal(unit: string): string {
     .replace(/^(lbf?|lbs|N|kN|kgf?|ft|in|slug) (ft|in|m|lbf?|m2|ft2)\b/, '$1·$2')
     .trim();
 }
+
+/** "3x400 V" and "3~ 400 V" are 400 V: the phases are said elsewhere. */
+export const withoutPhases = (dimension: Dimension, text: string): string =>
+  dimension === 'voltage' ? text.replace(/^\s*3\s*(?:[x×*~]|ph(?:ase)?\b\.?)\s*(?=\d)/i, '') : text;
 
 function spellOut(text: string): string {
   return text

@@ -35,6 +35,13 @@ export interface DimensionSpec {
 
 const u = (factor: number, ...names: [string, ...string[]]): Unit => ({ names, factor });
 
+/** Spellings of a product of two units: either first, joined by a dot, a hyphen or nothing; the first is how it is written. */
+const joined = (a: readonly string[], b: readonly string[]): [string, ...string[]] => {
+  const pairs = a.flatMap((x) => b.flatMap((y) => [[x, y] as const, [y, x] as const]));
+  const [first, ...rest] = pairs.flatMap(([x, y]) => [`${x}·${y}`, `${x}-${y}`, `${x}${y}`]);
+  return [first ?? '', ...rest];
+};
+
 export const dimensions = {
   power: {
     label: 'power',
@@ -42,7 +49,7 @@ export const dimensions = {
     examples: ['30 hp', '11 kW', '3/4 hp'],
     si: 'kW',
     us: 'hp',
-    units: [u(1, 'W'), u(1e3, 'kW'), u(1e6, 'MW'), u(horsepower, 'hp')],
+    units: [u(1, 'W'), u(1e3, 'kW'), u(1e6, 'MW'), u(horsepower, 'hp', 'h.p.'), u(75 * gravity, 'PS', 'cv', 'pk')],
   },
   apparentPower: {
     label: 'apparent power',
@@ -61,8 +68,8 @@ export const dimensions = {
     units: [
       u(1, 'N·m', 'Nm', 'N-m'),
       u(1e3, 'kN·m', 'kNm'),
-      u(poundForce * foot, 'lbf·ft', 'lb·ft', 'ft·lbf', 'ft·lb', 'lbf-ft', 'lb-ft', 'ft-lbf', 'ft-lb'),
-      u(poundForce * inch, 'lbf·in', 'lb·in', 'in·lbf', 'in·lb', 'lbf-in', 'lb-in', 'in-lb', 'in-lbf'),
+      u(poundForce * foot, ...joined(['lbf', 'lb', 'lbs'], ['ft'])),
+      u(poundForce * inch, ...joined(['lbf', 'lb', 'lbs'], ['in'])),
       u(gravity, 'kgf·m', 'kgfm', 'kg·m'),
     ],
   },
@@ -96,7 +103,7 @@ export const dimensions = {
     si: 'r/min',
     us: 'r/min',
     units: [
-      u(1, 'rpm', 'r/min', 'rev/min', 'min-1', '1/min', 'tr/min'),
+      u(1, 'rpm', 'r/min', 'rev/min', 'min-1', '1/min', '/min', 'tr/min', 'U/min'),
       u(60, 'rev/s', 'r/s', 's-1'),
       u(30 / Math.PI, 'rad/s'),
     ],
@@ -115,7 +122,7 @@ export const dimensions = {
     examples: ['460 V', '400 V', '0.48 kV'],
     si: 'V',
     us: 'V',
-    units: [u(1, 'V', 'volt', 'volts'), u(1e3, 'kV')],
+    units: [u(1, 'V', 'volt', 'volts', 'VAC', 'V AC', 'V~', 'V 3~', 'V 3ph'), u(1e3, 'kV')],
   },
   current: {
     label: 'current',
@@ -131,7 +138,7 @@ export const dimensions = {
     examples: ['60 Hz', '50 Hz', '87 Hz'],
     si: 'Hz',
     us: 'Hz',
-    units: [u(1, 'Hz', 'c/s'), u(1e3, 'kHz')],
+    units: [u(1, 'Hz', 'c/s', 'cps', 'cy', 'cycles'), u(1e3, 'kHz')],
   },
   temperature: {
     label: 'temperature',

@@ -12,6 +12,7 @@ import { commonPractice, comparedMethods, endingFindings, isFindingId, type Meth
 import { Workings } from '../law';
 import { softLimit, tap, torqueRatio } from '../physics';
 import { acceptDoubts, sorted } from './doubts';
+import { askUnusual } from './unusual';
 import { practiceById, rulesFor } from '../practice';
 import { startNeeds, subjectFromPlate, subjectOf, type Needs, type Subject, type Walk } from '../needs';
 import {
@@ -125,6 +126,7 @@ export function solveWith(input: Case, shelf: readonly Motor[] = [], told = best
     if (subject) tellGuard(walk, subject);
     found = { ...nothing, subject: subject ?? null, replacement: tellReplacement(walk, plate, undefined, undefined) };
   }
+  askUnusual(walk);
   acceptDoubts(walk);
 
   const result: Result = {

@@ -1,4 +1,5 @@
 import { readDraft, type CaseText } from '../../case';
+import { repairWords } from '../../quantity';
 import { columns, rules, type Found } from './rules';
 
 type PlateInput = NonNullable<CaseText['plate']>;
@@ -8,7 +9,7 @@ export interface Piece {
   readonly text: string;
   /** Fields it was read into, as dotted paths below the plate; empty where it was not understood. */
   readonly fields: readonly string[];
-  /** Why something that looks like a value was not taken. */
+  /** Why something that looks like a value was not taken, or what in it was repaired. */
   readonly note?: string;
 }
 
@@ -34,18 +35,32 @@ interface Claim {
  * text
  * comes back in exactly one piece.
  */
-export function readPlateText(text: string): PlateText {
+export function readPlateText(typed: string): PlateText {
+  // A letter that stands for a figure is one character for one: every place stays where it is.
+  const text = repairWords(typed);
   const claims = [...tableClaims(text)];
   claims.push(...scan(text, claims));
   claims.sort((a, b) => a.start - b.start);
   const kept = settle(claims, text);
   const { plate, refused } = assemble(kept);
-  const pieces = piecesOf(text, kept, refused);
+  const pieces = asTyped(piecesOf(text, kept, refused), typed);
   return {
     plate,
     pieces,
     rest: pieces.filter((p) => p.fields.length === 0).flatMap((p) => wordsIn(p.text)),
   };
+}
+
+/** The pieces in the words that were typed; where a letter was read as a figure, with a note of it. */
+function asTyped(pieces: readonly Piece[], typed: string): Piece[] {
+  let at = 0;
+  return pieces.map((piece) => {
+    const text = typed.slice(at, at + piece.text.length);
+    at += piece.text.length;
+    if (text === piece.text) return piece;
+    const read = `a letter read as a figure: "${piece.text.trim()}"`;
+    return { ...piece, text, note: piece.note === undefined ? read : `${piece.note}; ${read}` };
+  });
 }
 
 /** Runs of words between separators; punctuation alone is none. */

@@ -1,3 +1,4 @@
+import { practiceUnits } from '../../contract';
 import { q } from '../../quantity';
 import type { Practice } from '../practice';
 import { drives } from './drives';
@@ -12,7 +13,7 @@ export const iec: Practice = {
     fullLoadCurrent: 'Iₙ',
     fullLoadCurrentLong: 'rated current',
     powerUnit: 'kW',
-    units: 'si',
+    units: practiceUnits.iec,
     market: 'the European Union',
   },
   frequency: q(50, 'Hz'),

@@ -1,3 +1,4 @@
+import { practiceUnits } from '../../contract';
 import { q } from '../../quantity';
 import type { Practice } from '../practice';
 import { drives } from './drives';
@@ -12,7 +13,7 @@ export const northAmerica: Practice = {
     fullLoadCurrent: 'FLA',
     fullLoadCurrentLong: 'full-load amps',
     powerUnit: 'hp',
-    units: 'us',
+    units: practiceUnits['north-america'],
     market: 'the United States',
   },
   frequency: q(60, 'Hz'),

@@ -394,6 +394,9 @@ function byCircuit(walk: Walk): Motor | undefined {
   return undefined;
 }
 
+/** Loads this small a share of the old motor’s rating are more often a slip than a fact (common practice). */
+const seldomMeant = 0.2;
+
 /** Over- and undersize of the old motor, said first. */
 export function tellOldSize({ w, practice }: Walk, needs: Needs, plate: PlateFacts): void {
   const old = plate.power;
@@ -406,9 +409,11 @@ export function tellOldSize({ w, practice }: Walk, needs: Needs, plate: PlateFac
   if (share < needs.rules.leastLoading)
     w.finding(
       'choice.oversize',
-      'note',
-      `${text(needs.load.power)} of load on a ${text(old)} motor: it ran at ` +
-        `${percent(share)}. The new motor is sized by the load.`,
+      share < seldomMeant ? 'caution' : 'note',
+      `${text(needs.load.power)} of load on a ${text(old)} motor: it ran at ${percent(share)}. ` +
+        (share < seldomMeant
+          ? 'Seldom so little: is the plate or the load mistyped? If both are right, the new motor is sized by the load.'
+          : 'The new motor is sized by the load.'),
       { fields, figures },
     );
   else if (share > 1.02)

@@ -1,52 +1,63 @@
 <script lang="ts">
   import { readNumber } from '@pilgrim/core/quantity';
+  import type { Json } from '$lib/desk/paths';
   import { useDesk } from '$lib/desk/desk.svelte';
   import Field from './Field.svelte';
+  import { exampleText, OwnText } from './own.svelte';
 
   interface Props {
     path: string;
     label: string;
     hint?: string;
+    /** An example, or words for what an empty field means. */
     placeholder?: string;
+    /** What is taken while the field is empty. */
+    taken?: string | undefined;
+    /** A share of one, which no sensible value exceeds: beyond it, and with a %, per cent are meant. */
+    shareTo?: number;
     /** Keeps text as text (frame, code letter); otherwise what reads as a number becomes one. */
     text?: boolean;
   }
-  let { path, label, hint, placeholder, text = false }: Props = $props();
+  let { path, label, hint, placeholder, taken, shareTo, text = false }: Props = $props();
   const desk = useDesk();
 
-  const value = $derived(desk().value(path));
-  // What stands in the field: the person's own text while it means the same number ("0.90" is not turned into "0.9").
-  let own = $state('');
-  const shown = $derived(own !== '' && numberOf(own) === value ? own : String(value ?? ''));
+  // The person's own text stands while it means the same number.
+  const own = new OwnText<Json>(numberOf, () => desk().value(path));
   const error = $derived(desk().error(path));
+  const held = $derived(desk().value(path));
+  // Told where per cent were read: the case holds the share.
+  const echo = $derived.by(() => {
+    const plain = readNumber(own.shown);
+    return typeof held === 'number' && !(plain.ok && plain.value === held) ? `= ${held}` : '';
+  });
+  const shownEmpty = $derived(taken !== undefined ? `${taken} taken` : exampleText(placeholder));
 
   function numberOf(typed: string): string | number {
     if (text) return typed;
-    const n = readNumber(typed);
-    return n.ok ? n.value : typed;
-  }
-
-  function put(typed: string): void {
-    own = typed;
-    desk().set(path, typed === '' ? undefined : numberOf(typed));
+    const n = readNumber(typed.replace(/\s*%$/, ''));
+    if (!n.ok) return typed;
+    // A share may be written in per cent: "74 %", and 74 where nothing above 1 makes sense.
+    const percent = /%$/.test(typed.trim()) || (shareTo !== undefined && n.value > shareTo);
+    return percent ? Number((n.value / 100).toPrecision(9)) : n.value;
   }
 </script>
 
-<Field {path} {label} {error} {hint}>
+<Field {path} {label} {error} hint={echo === '' ? hint : echo}>
   {#snippet children({ id, describedby, invalid })}
     <input
       {id}
       class="field"
+      class:taken={taken !== undefined}
       type="text"
       inputmode={text ? 'text' : 'decimal'}
       autocomplete="off"
       spellcheck="false"
       data-path={path}
-      value={shown}
-      {placeholder}
+      value={own.shown}
+      placeholder={shownEmpty}
       aria-describedby={describedby}
       aria-invalid={invalid}
-      oninput={(e) => put(e.currentTarget.value)}
+      oninput={(e) => desk().set(path, own.type(e.currentTarget.value))}
     />
   {/snippet}
 </Field>

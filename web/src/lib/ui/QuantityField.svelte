@@ -1,15 +1,19 @@
 <script lang="ts">
+  import { practiceUnits } from '@pilgrim/core/vocabulary';
   import {
     dimensions,
+    fieldUnit,
     findUnit,
     readGroups,
     readQuantity,
+    readTyped,
     unitTextOf,
     writeQuantity,
     type Dimension,
   } from '@pilgrim/core/quantity';
   import { useDesk } from '$lib/desk/desk.svelte';
   import Field from './Field.svelte';
+  import { exampleText, OwnText } from './own.svelte';
 
   interface Props {
     path: string;
@@ -19,24 +23,42 @@
     also?: Dimension;
     /** Read as a rating that a plate may stamp in groups. */
     grouped?: boolean;
-    /** Shown where the field is empty: what is then assumed, or an example. */
+    /** A length of a shaft or a sheave, in inches or millimetres. */
+    small?: boolean;
+    /** An example, or words for what an empty field means. */
     placeholder?: string;
+    /** What is taken while the field is empty. */
+    taken?: string | undefined;
     /** Said under the field while it is empty. */
     hint?: string;
   }
-  let { path, label, dimension: own, also, grouped = false, placeholder, hint }: Props = $props();
+  let { path, label, dimension: own, also, grouped = false, small = false, placeholder, taken, hint }: Props = $props();
   const desk = useDesk();
 
-  const typed = $derived(String(desk().value(path) ?? ''));
+  const practice = $derived(desk().value('practice') === 'north-america' ? 'north-america' : 'iec');
+  const unit = $derived(fieldUnit(own, practiceUnits[practice], small));
+  const settled = (typed: string): string =>
+    also && readQuantity(also, typed).ok ? typed : readTyped(own, typed, unit, grouped).text;
+  const held = (): string | undefined => {
+    const value = desk().value(path);
+    return value === undefined || value === null ? undefined : String(value);
+  };
+  const text = new OwnText(settled, held);
+
+  const typed = $derived(held() ?? '');
   const dimension = $derived(also && !readQuantity(own, typed).ok && readQuantity(also, typed).ok ? also : own);
   const reading = $derived(
     typed === '' ? undefined : grouped ? readGroups(dimension, typed) : readQuantity(dimension, typed),
   );
   const error = $derived(reading && !reading.ok && !also ? reading.message : desk().error(path));
-  const echo = $derived(grouped || typed === '' ? '' : echoOf());
+  const echo = $derived(typed === '' ? '' : echoOf());
+  const example = $derived(placeholder ?? dimensions[dimension].examples[0]);
+  const shownEmpty = $derived(taken === undefined ? exampleText(example) : `${taken} taken`);
 
-  /** The same quantity in the other system, or in both where it was typed in a third unit. */
+  /** What was made of a bare number or a slip, and the same in the other system. */
   function echoOf(): string {
+    const same = text.shown === typed ? [] : [`= ${typed}`];
+    if (grouped) return same.join('');
     const read = readQuantity(dimension, typed);
     if (!read.ok) return '';
     const spec = dimensions[dimension];
@@ -45,27 +67,26 @@
       writeQuantity(read.value.value, spec.base, 'si'),
       writeQuantity(read.value.value, spec.base, 'us'),
     ];
-    return [...new Set(readings)]
-      .filter((t) => findUnit(spec, unitTextOf(t)) !== typedUnit)
-      .map((t) => `= ${t}`)
-      .join('  ');
+    const others = [...new Set(readings)].filter((t) => findUnit(spec, unitTextOf(t)) !== typedUnit);
+    return [...same, ...others.map((t) => `= ${t}`)].join('  ');
   }
 </script>
 
-<Field {path} {label} {error} hint={typed === '' && hint ? hint : echo}>
+<Field {path} {label} {unit} {error} hint={typed === '' && hint ? hint : echo}>
   {#snippet children({ id, describedby, invalid })}
     <input
       {id}
       class="field"
+      class:taken={taken !== undefined}
       type="text"
       autocomplete="off"
       spellcheck="false"
       data-path={path}
-      value={typed}
-      placeholder={placeholder ?? dimensions[dimension].examples[0]}
+      value={text.shown}
+      placeholder={shownEmpty}
       aria-describedby={describedby}
       aria-invalid={invalid}
-      oninput={(e) => desk().set(path, e.currentTarget.value === '' ? undefined : e.currentTarget.value)}
+      oninput={(e) => desk().set(path, text.type(e.currentTarget.value))}
     />
   {/snippet}
 </Field>

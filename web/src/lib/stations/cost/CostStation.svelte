@@ -23,7 +23,7 @@
     <NumberField path="money.installedCost" label="Installed cost" placeholder="from the price index" />
     <NumberField path="money.carbon" label="Carbon, kg/kWh" placeholder="0.25" />
     <NumberField path="money.years" label="Years" placeholder="10" />
-    <NumberField path="money.discountRate" label="Discount rate" placeholder="0.07" />
+    <NumberField shareTo={0.5} path="money.discountRate" label="Discount rate" placeholder="0.07" />
     <ChoiceField
       path="rules.efficiencyBasis"
       label="Efficiency compared by"

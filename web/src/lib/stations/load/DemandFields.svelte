@@ -31,28 +31,29 @@
 {:else if kind === 'pump'}
   <QuantityField path="load.demand.flow" label="Flow" dimension="flow" />
   <QuantityField path="load.demand.head" label="Whole head" dimension="length" placeholder="20 m" />
-  <QuantityField path="load.demand.staticHead" label="Static part of it" dimension="length" placeholder="0 m" />
-  <NumberField path="load.demand.efficiency" label="Pump efficiency" placeholder="0.74" />
-  <QuantityField path="load.demand.density" label="Density" dimension="density" placeholder="1000 kg/m³" />
-  <QuantityField path="load.demand.viscosity" label="Viscosity" dimension="viscosity" placeholder="1 mm²/s" />
+  <QuantityField path="load.demand.staticHead" label="Static part of it" dimension="length" taken="0 m" />
+  <NumberField shareTo={1.2} path="load.demand.efficiency" label="Pump efficiency" placeholder="0.74" />
+  <QuantityField path="load.demand.density" label="Density" dimension="density" taken="1000 kg/m³" />
+  <QuantityField path="load.demand.viscosity" label="Viscosity" dimension="viscosity" taken="1 mm²/s" />
 {:else if kind === 'fan'}
   <QuantityField path="load.demand.flow" label="Flow" dimension="flow" placeholder="42000 m³/h" />
   <QuantityField path="load.demand.pressure" label="Total pressure" dimension="pressure" />
   <ChoiceField path="load.demand.pressureAt" label="Pressure is" options={pressures} none="as it is there" />
-  <QuantityField
-    path="load.demand.gasTemperature"
-    label="Gas temperature"
-    dimension="temperature"
-    placeholder="20 °C"
-  />
-  <NumberField path="load.demand.efficiency" label="Fan efficiency" placeholder="0.72" />
+  <QuantityField path="load.demand.gasTemperature" label="Gas temperature" dimension="temperature" taken="20 °C" />
+  <NumberField shareTo={1.2} path="load.demand.efficiency" label="Fan efficiency" placeholder="0.72" />
 {:else if kind === 'conveyor'}
   <QuantityField path="load.demand.massFlow" label="Material moved" dimension="massFlow" />
   {#if !bucket}<QuantityField path="load.demand.length" label="Length" dimension="length" />{/if}
   <QuantityField path="load.demand.lift" label="Lift" dimension="length" placeholder={bucket ? '24 m' : '0 m, level'} />
   {#if screw}
     <NumberField path="load.demand.friction" label="Progress resistance" placeholder="3; grain 2" />
-    <QuantityField path="load.demand.screwDiameter" label="Screw diameter" dimension="length" placeholder="300 mm" />
+    <QuantityField
+      small
+      path="load.demand.screwDiameter"
+      label="Screw diameter"
+      dimension="length"
+      placeholder="300 mm"
+    />
     <QuantityField
       path="load.demand.shaftSpeed"
       label="Speed of the screw"
@@ -72,13 +73,19 @@
       <QuantityField path="load.demand.movingMass" label="Belt and rollers" dimension="linearMass" />
     {/if}
     <QuantityField path="load.demand.speed" label={bucket ? 'Bucket speed' : 'Belt speed'} dimension="linearSpeed" />
-    <QuantityField path="load.demand.drumDiameter" label="Drum diameter" dimension="length" placeholder="500 mm" />
+    <QuantityField
+      small
+      path="load.demand.drumDiameter"
+      label="Drum diameter"
+      dimension="length"
+      placeholder="500 mm"
+    />
   {/if}
 {:else if kind === 'hoist'}
   <QuantityField path="load.demand.mass" label="Mass" dimension="mass" />
   <QuantityField path="load.demand.speed" label="Rope speed" dimension="linearSpeed" />
-  <QuantityField path="load.demand.drumDiameter" label="Drum diameter" dimension="length" placeholder="400 mm" />
-  <NumberField path="load.demand.efficiency" label="Efficiency" placeholder="0.9" />
+  <QuantityField small path="load.demand.drumDiameter" label="Drum diameter" dimension="length" placeholder="400 mm" />
+  <NumberField shareTo={1.2} path="load.demand.efficiency" label="Efficiency" placeholder="0.9" />
 {:else if kind === 'measured'}
   <QuantityField path="load.demand.power" label="Input power" dimension="power" placeholder="not read" />
   <QuantityField path="load.demand.current" label="Current" dimension="current" placeholder="not read" />

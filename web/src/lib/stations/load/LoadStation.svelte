@@ -47,6 +47,7 @@
       <DemandFields {kind} {machine} />
       {#if kind}
         <NumberField
+          shareTo={1.2}
           path="load.demand.uncertainty"
           label="May be off by, as a share"
           placeholder={desk().figure('load.uncertainty')?.text ?? '0.1'}
@@ -92,8 +93,8 @@
     />
     <NumberField path="load.breakaway" label="Breakaway ÷ steady torque" placeholder="usual for the machine" />
     <NumberField path="load.startRatio" label="Starts unloaded, at a share of" placeholder="1, loaded" />
-    <NumberField path="load.overload.ratio" label="Overload ÷ steady torque" placeholder="1" />
-    <QuantityField path="load.overload.duration" label="Overload lasts" dimension="time" placeholder="60 s" />
+    <NumberField path="load.overload.ratio" label="Overload ÷ steady torque" taken="1" />
+    <QuantityField path="load.overload.duration" label="Overload lasts" dimension="time" taken="60 s" />
     <QuantityField path="load.maxStartTime" label="At speed within" dimension="time" placeholder="no limit" />
   </div>
 </Group>

@@ -34,7 +34,7 @@
       <div class="grid grid-cols-2 gap-x-3 sm:grid-cols-4">
         <ChoiceField path="load.train.stages[{i}].kind" label="Stage {i + 1}, from the motor" options={trains} />
         <NumberField path="load.train.stages[{i}].ratio" label="Ratio" placeholder="1" />
-        <NumberField path="load.train.stages[{i}].efficiency" label="Efficiency" placeholder="usual" />
+        <NumberField shareTo={1.2} path="load.train.stages[{i}].efficiency" label="Efficiency" placeholder="usual" />
         <QuantityField
           path="load.train.stages[{i}].inertia"
           label="Inertia of its parts"
@@ -47,14 +47,20 @@
 {:else}
   <div class="grid gap-3 sm:grid-cols-3">
     <ChoiceField path="load.train.kind" label="Between motor and machine" options={trains} />
-    <NumberField path="load.train.ratio" label="Ratio, motor ÷ driven speed" placeholder="1" />
-    <NumberField path="load.train.efficiency" label="Efficiency of the train" placeholder="usual for its kind" />
+    <NumberField path="load.train.ratio" label="Ratio, motor ÷ driven speed" taken="1" />
+    <NumberField
+      shareTo={1.2}
+      path="load.train.efficiency"
+      label="Efficiency of the train"
+      placeholder="usual for its kind"
+    />
   </div>
   <button type="button" class="push" onclick={byStages}>Two or three stages</button>
 {/if}
 <div class="mt-3 grid gap-3 sm:grid-cols-3">
   <QuantityField path="load.inertia" label="Inertia at the driven shaft" dimension="inertia" />
   <QuantityField
+    small
     path="load.train.sheave"
     label="Sheave on the motor, pitch diameter"
     dimension="length"

@@ -14,12 +14,18 @@
 
 <Group title="Air, heat and height">
   <div class="grid gap-3 sm:grid-cols-4">
-    <QuantityField path="place.ambient" label="Ambient at the motor" dimension="temperature" placeholder="40 degC" />
+    <QuantityField path="place.ambient" label="Ambient at the motor" dimension="temperature" taken="40 °C" />
     <QuantityField path="place.ambientMin" label="Lowest ambient" dimension="temperature" placeholder="not said" />
     <QuantityField path="place.ambientNight" label="Ambient at night" dimension="temperature" placeholder="not said" />
     <QuantityField path="place.altitude" label="Altitude" dimension="length" placeholder="120 m" />
     <ChoiceField path="place.sun" label="In full sun" options={yesNo} />
-    <NumberField path="supply.unbalance" label="Voltage unbalance" placeholder="0.01" hint="largest deviation ÷ mean" />
+    <NumberField
+      shareTo={0.1}
+      path="supply.unbalance"
+      label="Voltage unbalance"
+      placeholder="0.01"
+      hint="largest deviation ÷ mean"
+    />
   </div>
 </Group>
 <Group title="What the motor stands in">

@@ -86,11 +86,23 @@
     centres, resistance between two line terminals of the cold winding, currents by clamp meter.
   </p>
   <div class="grid gap-3 sm:grid-cols-3">
-    <QuantityField path="measured.shaftHeight" label="Shaft height" dimension="length" placeholder="7 in" />
-    <QuantityField path="measured.shaftDiameter" label="Shaft diameter" dimension="length" placeholder="48 mm" />
+    <QuantityField small path="measured.shaftHeight" label="Shaft height" dimension="length" placeholder="7 in" />
+    <QuantityField small path="measured.shaftDiameter" label="Shaft diameter" dimension="length" placeholder="48 mm" />
     <QuantityField path="measured.speed" label="Speed under load" dimension="speed" />
-    <QuantityField path="measured.feetAcross" label="Feet, across the shaft" dimension="length" placeholder="11 in" />
-    <QuantityField path="measured.feetAlong" label="Feet, along the shaft" dimension="length" placeholder="279 mm" />
+    <QuantityField
+      small
+      path="measured.feetAcross"
+      label="Feet, across the shaft"
+      dimension="length"
+      placeholder="11 in"
+    />
+    <QuantityField
+      small
+      path="measured.feetAlong"
+      label="Feet, along the shaft"
+      dimension="length"
+      placeholder="279 mm"
+    />
     <QuantityField path="measured.voltage" label="Voltage while measuring" dimension="voltage" />
     <QuantityField path="measured.noLoadCurrent" label="No-load current" dimension="current" placeholder="11 A" />
     <QuantityField path="measured.loadCurrent" label="Load current" dimension="current" placeholder="24 A" />

@@ -114,10 +114,11 @@
               title={piece.note ?? 'not understood'}>{words}</mark
             >{/if}{after}{/if}{/each}
     </p>
-    {#if reading.rest.length > 0}
+    {@const noted = reading.pieces.filter((p) => p.note)}
+    {#if reading.rest.length + noted.length > 0}
       <p class="text-[12.5px] text-quiet">
-        Boxed: not understood, and kept as it is.
-        {#each reading.pieces.filter((p) => p.note) as p, i (i)}<span class="ml-1">“{p.text}”: {p.note}.</span>{/each}
+        {#if reading.rest.length > 0}Boxed: not understood, and kept as it is.{/if}
+        {#each noted as p, i (i)}<span class="ml-1">“{p.text}”: {p.note}.</span>{/each}
       </p>
     {/if}
   {/if}

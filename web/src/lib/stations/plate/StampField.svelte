@@ -1,7 +1,10 @@
 <script lang="ts">
-  import { readGroups, readNumber, readQuantity } from '@pilgrim/core/quantity';
+  import { fieldUnit, readGroups, readNumber, readQuantity, readTyped } from '@pilgrim/core/quantity';
+  import { practiceUnits } from '@pilgrim/core/vocabulary';
   import { useDesk } from '$lib/desk/desk.svelte';
   import { textOf } from '$lib/ui/reading.svelte';
+  import type { Json } from '$lib/desk/paths';
+  import { OwnText } from '$lib/ui/own.svelte';
   import type { Stamp } from './stamps';
 
   interface Props {
@@ -18,15 +21,19 @@
   const id = $derived(`p-${path.replace(/\W/g, '-')}`);
   const value = $derived(desk().value(path));
 
-  // The person's own text stands while it means the same number ("93.6" is kept as 0.936).
-  let own = $state('');
-  const shown = $derived(own !== '' && meaning(own) === value ? own : String(value ?? ''));
+  const practice = $derived(desk().value('practice') === 'north-america' ? 'north-america' : 'iec');
+  // The person's own text stands while it means the same ("93.6" is kept as 0.936, "460" as "460 V").
+  const own = new OwnText<Json>(meaning, () => desk().value(path));
   const found = $derived(
     base === 'plate' && stamp.figure && value === undefined ? desk().figure(stamp.figure) : undefined,
   );
   const problem = $derived(problemOf(String(value ?? '')));
 
   function meaning(typed: string): string | number {
+    if (stamp.dimension) {
+      const unit = fieldUnit(stamp.dimension, practiceUnits[practice], true);
+      return readTyped(stamp.dimension, typed, unit, stamp.kind === 'group').text;
+    }
     if (stamp.kind !== 'number' && stamp.kind !== 'share' && stamp.kind !== 'whole') return typed;
     const read = readNumber(typed.replace(/\s*%$/, ''));
     if (!read.ok || /[.,]$/.test(typed)) return typed;
@@ -44,11 +51,6 @@
           : undefined;
     return read && !read.ok ? read.message : desk().error(path);
   }
-
-  function put(typed: string): void {
-    own = typed;
-    desk().set(path, typed === '' ? undefined : meaning(typed));
-  }
 </script>
 
 <div class:col-span-2={stamp.wide}>
@@ -63,13 +65,14 @@
     autocomplete="off"
     spellcheck="false"
     data-path={path}
-    value={shown}
+    value={own.shown}
     placeholder={found ? `${textOf(found)}, worked out` : stamp.example}
     aria-invalid={problem !== undefined}
     aria-describedby={problem ? `${id}-note` : undefined}
-    oninput={(e) => put(e.currentTarget.value)}
+    oninput={(e) => desk().set(path, own.type(e.currentTarget.value))}
   />
   {#if problem}<p id="{id}-note" class="problem">▲ {problem}</p>
+  {:else if typeof value === 'string' && own.shown !== value}<p class="from">= {value}</p>
   {:else if from}<p class="from" title="From the text">“{from}”</p>{/if}
 </div>
 

@@ -16,10 +16,11 @@
 <Group title="What speed is for">
   <div class="grid gap-3 sm:grid-cols-3">
     <ChoiceField path="speed.need" label="Speed" options={needs} />
-    <NumberField path="speed.min" label="Lowest speed ÷ speed at the demand" placeholder="0.4" />
-    <NumberField path="speed.max" label="Highest speed ÷ speed at the demand" placeholder="1" />
+    <NumberField shareTo={1.5} path="speed.min" label="Lowest speed ÷ speed at the demand" placeholder="0.4" />
+    <NumberField shareTo={1.5} path="speed.max" label="Highest speed ÷ speed at the demand" taken="1" />
     <ChoiceField path="speed.control" label="How flow is controlled now" options={controls} />
     <NumberField
+      shareTo={1.2}
       path="speed.staticFraction"
       label="Static ÷ total head"
       placeholder={staticHead ? `${staticHead}, from the pump’s head` : '0'}
@@ -39,7 +40,7 @@
       {#snippet row(i)}
         <div class="grid grid-cols-2 gap-3">
           <NumberField path="speed.profile[{i}].hours" label="Hours a year" />
-          <NumberField path="speed.profile[{i}].flow" label="Flow" />
+          <NumberField shareTo={1.5} path="speed.profile[{i}].flow" label="Flow" />
         </div>
       {/snippet}
     </Rows>

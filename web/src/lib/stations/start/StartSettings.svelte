@@ -71,7 +71,7 @@
     path="{base}.time"
     label="Changeover after"
     dimension="time"
-    placeholder={takenText(`${base}.time`) ?? 'by speed'}
+    taken={takenText(`${base}.time`) ?? 'by speed'}
     hint={taken(`${base}.time`)}
   />
   <NumberField
@@ -91,12 +91,13 @@
         path="start.starDelta.pause"
         label="Pause between"
         dimension="time"
-        placeholder={takenText('start.starDelta.pause')}
+        taken={takenText('start.starDelta.pause')}
         hint={taken('start.starDelta.pause')}
       />
     {/if}
   {:else if method === 'autotransformer'}
     <NumberField
+      shareTo={1.2}
       path="start.autotransformer.tap"
       label="Tap"
       placeholder={plain('start.autotransformer.tap')}
@@ -106,6 +107,7 @@
   {:else if method === 'primary-reactor'}
     <ChoiceField path="start.reactor.element" label="In series" options={elements} none="reactor (usual)" />
     <NumberField
+      shareTo={1.2}
       path="start.reactor.share"
       label="Motor voltage at standstill"
       placeholder={plain('start.reactor.share')}
@@ -122,6 +124,7 @@
     <ChoiceField path="start.softStarter.ramp" label="Ramp of" options={ramps} none="voltage (usual)" />
     {#if desk().value('start.softStarter.ramp') !== 'none'}
       <NumberField
+        shareTo={1.2}
         path="start.softStarter.from"
         label="Beginning at a share of"
         placeholder={plain('start.softStarter.from')}
@@ -131,13 +134,14 @@
         path="start.softStarter.time"
         label="Ramp time"
         dimension="time"
-        placeholder={takenText('start.softStarter.time')}
+        taken={takenText('start.softStarter.time')}
         hint={taken('start.softStarter.time')}
       />
     {/if}
     <QuantityField path="start.softStarter.kick" label="Kick" dimension="time" placeholder="none" />
     {#if desk().value('start.softStarter.kick')}
       <NumberField
+        shareTo={1.2}
         path="start.softStarter.kickVoltage"
         label="Kick voltage"
         placeholder="0.8"
@@ -155,7 +159,7 @@
       path="start.drive.ramp"
       label="Ramp to rated speed"
       dimension="time"
-      placeholder={takenText('start.drive.ramp')}
+      taken={takenText('start.drive.ramp')}
       hint={taken('start.drive.ramp')}
     />
     <NumberField
@@ -167,6 +171,7 @@
     <ChoiceField path="start.drive.control" label="Control" options={drives} none="vector (usual)" />
     {#if desk().value('start.drive.control') === 'scalar'}
       <NumberField
+        shareTo={0.4}
         path="start.drive.boost"
         label="Boost at zero speed"
         placeholder="0.03"

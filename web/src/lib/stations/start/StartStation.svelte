@@ -34,7 +34,7 @@
     <ChoiceField path="supply.source.kind" label="Fed by" options={sources} />
     {#if kind === 'transformer'}
       <QuantityField path="supply.source.rating" label="Transformer rating" dimension="apparentPower" />
-      <NumberField path="supply.source.impedance" label="Impedance" placeholder="0.0575" />
+      <NumberField shareTo={0.3} path="supply.source.impedance" label="Impedance" placeholder="0.0575" />
     {:else if kind === 'generator'}
       <QuantityField
         path="supply.source.rating"
@@ -44,14 +44,21 @@
         placeholder="100 kVA"
       />
       <NumberField
+        shareTo={1.2}
         path="supply.source.powerFactor"
         label="Its power factor"
-        placeholder="0.8"
+        taken="0.8"
         hint="where it is in kW"
       />
-      <NumberField path="supply.source.sets" label="Sets that run at the worst hour" placeholder="1" />
-      <NumberField path="supply.source.subtransientReactance" label="Subtransient reactance" placeholder="0.12" />
+      <NumberField path="supply.source.sets" label="Sets that run at the worst hour" taken="1" />
       <NumberField
+        shareTo={1}
+        path="supply.source.subtransientReactance"
+        label="Subtransient reactance"
+        placeholder="0.12"
+      />
+      <NumberField
+        shareTo={1}
         path="supply.source.transientReactance"
         label="Transient reactance"
         hint={assumedOf('start.transientReactance')}
@@ -77,7 +84,7 @@
       dimension="current"
       placeholder="none"
     />
-    <NumberField path="rules.maxDip" label="Largest dip (house rule)" placeholder="0.15" />
+    <NumberField shareTo={0.6} path="rules.maxDip" label="Largest dip (house rule)" taken="0.15" />
   </div>
 </Group>
 {#if judging}
