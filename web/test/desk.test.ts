@@ -82,7 +82,9 @@ describe('a desk', () => {
     desk.set('load.demand.force', '90 apples');
     expect(desk.value('load.demand.force')).toBe('90 apples');
     expect(desk.error('load.demand.force')).toContain('write a force');
-    expect(desk.figure('load.torque')).toBeUndefined();
+    // The figure of the pull that was read stands on, and its station waits.
+    expect(desk.figure('load.torque')?.value).toBeCloseTo(90 * 9.80665 * 0.3048, 9);
+    expect(desk.waiting.get('load')).toEqual(['load.demand.force']);
   });
   it('an edit to the same value is none', () => {
     desk.set('load.demand.force', '160 lbf');
@@ -210,5 +212,35 @@ describe('saving', () => {
     await desk.save();
     expect(desk).toMatchObject({ state: 'edited', parent: 'r2' });
     expect(desk.value('load.demand.force')).toBe('95 kgf');
+  });
+});
+
+describe('a field that cannot be read stops what rests on it', () => {
+  const bad = () => {
+    desk.set('load.demand.force', '160 furlongs');
+    return desk;
+  };
+  it('the stations that rest on it wait for it, the others go on', async () => {
+    await desk.wake();
+    expect(desk.waiting.size).toBe(0);
+    expect([...bad().waiting.keys()]).toEqual(['load', 'choice', 'start', 'guard', 'drive', 'cost', 'sheet']);
+    expect(desk.waiting.get('choice')).toEqual(['load.demand.force']);
+    expect(desk.waiting.has('place')).toBe(false);
+  });
+  it('what stood before stands on there; elsewhere the newest answer shows', async () => {
+    await desk.wake();
+    const before = desk.result;
+    bad().set('place.ambient', '46 degC');
+    expect(desk.result?.figures['load.motorTorque']).toEqual(before?.figures['load.motorTorque']);
+    expect(desk.result?.choice).toEqual(before?.choice);
+    expect(desk.result?.stations.choice).toEqual(before?.stations.choice);
+    expect(desk.result?.figures['place.motorDerating']?.value).toBeCloseTo(0.94, 9);
+  });
+  it('mended, everything is of the newest answer', async () => {
+    await desk.wake();
+    const before = desk.result?.figures['load.motorTorque']?.value ?? NaN;
+    bad().set('load.demand.force', '320 lbf');
+    expect(desk.waiting.size).toBe(0);
+    expect(desk.result?.figures['load.motorTorque']?.value).toBeCloseTo(2 * before, 6);
   });
 });

@@ -15,3 +15,24 @@ export type StationName = keyof typeof stationNames;
 
 export const isStation = (text: string): text is StationName => Object.hasOwn(stationNames, text);
 export const stations: readonly StationName[] = Object.keys(stationNames).filter(isStation);
+
+const choosing = ['choice', 'start', 'guard', 'drive', 'cost', 'sheet'] as const;
+
+/** Stations that rest on each part of a case, its own first; whatever is not named here, all of them. */
+const resting: Readonly<Record<string, readonly StationName[]>> = {
+  plate: ['plate', ...choosing],
+  history: ['plate', ...choosing],
+  measured: ['plate', 'sheet'],
+  replacement: ['plate', 'sheet'],
+  load: ['load', ...choosing],
+  place: ['place', ...choosing],
+  speed: ['speed', ...choosing],
+  start: choosing,
+  motor: choosing,
+  method: choosing,
+  waived: choosing,
+  money: ['cost', ...choosing.filter((s) => s !== 'cost')],
+};
+
+/** Stations whose answer rests on a field: where it cannot be read they wait for it. */
+export const restingOn = (path: string): readonly StationName[] => resting[/^\w+/.exec(path)?.[0] ?? ''] ?? stations;

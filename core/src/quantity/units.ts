@@ -35,7 +35,7 @@ export interface DimensionSpec {
 
 const u = (factor: number, ...names: [string, ...string[]]): Unit => ({ names, factor });
 
-/** Spellings of a product of two units: either first, joined by a dot, a hyphen or nothing; the first is how it is written. */
+/** Spellings of a product of two units: either first, with a dot, a hyphen or nothing between; the first is written. */
 const joined = (a: readonly string[], b: readonly string[]): [string, ...string[]] => {
   const pairs = a.flatMap((x) => b.flatMap((y) => [[x, y] as const, [y, x] as const]));
   const [first, ...rest] = pairs.flatMap(([x, y]) => [`${x}·${y}`, `${x}-${y}`, `${x}${y}`]);

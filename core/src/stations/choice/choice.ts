@@ -412,7 +412,7 @@ export function tellOldSize({ w, practice }: Walk, needs: Needs, plate: PlateFac
       share < seldomMeant ? 'caution' : 'note',
       `${text(needs.load.power)} of load on a ${text(old)} motor: it ran at ${percent(share)}. ` +
         (share < seldomMeant
-          ? 'Seldom so little: is the plate or the load mistyped? If both are right, the new motor is sized by the load.'
+          ? 'Seldom so little: is the plate or the load mistyped? If not, the new motor is sized by the load.'
           : 'The new motor is sized by the load.'),
       { fields, figures },
     );

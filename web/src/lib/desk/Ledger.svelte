@@ -12,6 +12,7 @@
   let { station, goto }: Props = $props();
   const desk = useDesk();
   const result = $derived(desk().result);
+  const waits = $derived(desk().waiting.get('choice') ?? []);
   const findings = $derived(result?.findings ?? []);
   // Of the start, the chosen method's figures; those of the others stand in the comparison.
   const own = $derived(
@@ -28,11 +29,13 @@
   {:else}
     <h2>Ledger</h2>
     <p class="mb-3 border-b border-rule pb-2" data-testid="standing-choice" aria-live="polite">
+      {#if waits.length > 0}
+        <span class="block text-caution">The choice waits for {waits.map(fieldName).join(', ')}.</span>
+      {/if}
       {#if result?.choice}
-        <span class="font-semibold">{result.choice.motor.name}</span>, {words(result.choice.method)}{result.choice
-          .control.ratedCurrent
-          ? `, ${result.choice.control.ratedCurrent} A`
-          : ''}
+        <span class="font-semibold {waits.length > 0 ? 'waiting' : ''}">{result.choice.motor.name}</span>, {words(
+          result.choice.method,
+        )}{result.choice.control.ratedCurrent ? `, ${result.choice.control.ratedCurrent} A` : ''}
       {:else}
         <span class="text-quiet">No motor is chosen yet.</span>
       {/if}

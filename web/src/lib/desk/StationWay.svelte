@@ -1,7 +1,7 @@
 <script lang="ts">
   import { resolve } from '$app/paths';
   import { useDesk } from './desk.svelte';
-  import { stationIds, stationNames, type StationId } from '$lib/ui/names';
+  import { fieldName, stationIds, stationNames, type StationId } from '$lib/ui/names';
   import Mark from '$lib/ui/Mark.svelte';
 
   interface Props {
@@ -13,10 +13,16 @@
   let { positionId, tag, name, station }: Props = $props();
   const desk = useDesk();
   const stations = $derived(desk().result?.stations);
+  const waiting = $derived(desk().waiting);
+  const waitsFor = (id: StationId): string | undefined => {
+    const [first] = waiting.get(id) ?? [];
+    return first === undefined ? undefined : `waits for ${fieldName(first)}`;
+  };
+  const stateOf = (id: StationId) => (waiting.has(id) ? 'waits' : (stations?.[id].state ?? 'empty'));
   // The line is solid up to where the case is solved.
   const solved = $derived.by(() => {
     const first = stationIds.findIndex(
-      (s) => !stations || stations[s].state === 'empty' || stations[s].state === 'stop',
+      (s) => waiting.has(s) || !stations || stations[s].state === 'empty' || stations[s].state === 'stop',
     );
     return first < 0 ? stationIds.length : first;
   });
@@ -44,11 +50,13 @@
           data-sveltekit-noscroll
         >
           <span class="absolute top-[9px] left-0 hidden lg:block"
-            ><Mark decorative state={stations?.[id].state ?? 'empty'} /></span
+            ><Mark decorative state={waiting.has(id) ? 'empty' : (stations?.[id].state ?? 'empty')} /></span
           >
           <span class="font-medium {station === id ? 'text-pine' : ''}">{stationNames[id]}</span>
-          <span class="sr-only">({stations?.[id].state ?? 'empty'})</span>
-          <span class="block truncate font-condensed text-[13px] text-quiet">{stations?.[id].key ?? 'nothing yet'}</span
+          <span class="sr-only">({stateOf(id)})</span>
+          <span
+            class="block truncate font-condensed text-[13px] {waiting.has(id) ? 'text-caution' : 'text-quiet'}"
+            data-testid="key-{id}">{waitsFor(id) ?? stations?.[id].key ?? 'nothing yet'}</span
           >
         </a>
       </li>

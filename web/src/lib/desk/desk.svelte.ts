@@ -1,4 +1,5 @@
 import type { CaseError, Figure, Result } from '@pilgrim/core';
+import { restingOn, stations, type StationName } from '@pilgrim/core/vocabulary';
 import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer';
 import { getContext, setContext } from 'svelte';
 import { listShelf, saveRevision, type Head, type Problem } from '$lib/api';
@@ -39,8 +40,8 @@ export class Desk {
   #future: Step[] = [];
   #store: ReturnType<typeof setTimeout> | undefined;
   readonly #solver = new LatestSolver((answer) => {
-    if (answer.result) this.result = answer.result;
     this.errors = answer.errors;
+    if (answer.result) this.result = settled(this.result, answer.result, this.waiting);
     this.answers++;
     if (this.shelf === 'judged next') this.shelf = 'there';
   });
@@ -105,6 +106,14 @@ export class Desk {
 
   error(path: string): string | undefined {
     return this.errors.find((e) => e.path === path)?.message;
+  }
+
+  /** Stations whose answer rests on a field that cannot be read, each with those fields. */
+  get waiting(): ReadonlyMap<StationName, readonly string[]> {
+    const fields = new Map<StationName, string[]>();
+    for (const { path } of this.errors)
+      for (const station of restingOn(path)) fields.set(station, [...(fields.get(station) ?? []), path]);
+    return fields;
   }
 
   /** Puts what was typed at a path; undefined clears it. Edits of one field in a row are one step of undo. */
@@ -208,6 +217,37 @@ export class Desk {
     this.state = 'edited';
     await this.save();
   }
+}
+
+/**
+ * The newest answer, but for what waits: there the answer before stands, which still knew the field that cannot be read
+ * now. Without it the draft would be answered as if nobody had given the field: another motor, and all of it green.
+ */
+export function settled(
+  before: Result | null,
+  fresh: Result,
+  waiting: Pick<ReadonlyMap<StationName, unknown>, 'has' | 'size'>,
+): Result {
+  if (before === null || waiting.size === 0) return fresh;
+  const own = <T>(old: Readonly<Record<string, T>>, now: Readonly<Record<string, T>>, at: (x: T) => StationName) =>
+    Object.fromEntries([
+      ...Object.entries(old).filter(([, x]) => waiting.has(at(x))),
+      ...Object.entries(now).filter(([, x]) => !waiting.has(at(x))),
+    ]);
+  const both = <T extends { readonly station: StationName }>(old: readonly T[], now: readonly T[]): T[] => [
+    ...old.filter((x) => waiting.has(x.station)),
+    ...now.filter((x) => !waiting.has(x.station)),
+  ];
+  const base = waiting.has('choice') ? { ...before, name: fresh.name, practice: fresh.practice } : fresh;
+  return {
+    ...base,
+    figures: own(before.figures, fresh.figures, (f) => f.station) as Result['figures'],
+    findings: both(before.findings, fresh.findings),
+    facts: both(before.facts, fresh.facts),
+    stations: Object.fromEntries(
+      stations.map((s) => [s, (waiting.has(s) ? before : fresh).stations[s]]),
+    ) as unknown as Result['stations'],
+  };
 }
 
 const asDraft = (value: unknown): CaseDraft =>

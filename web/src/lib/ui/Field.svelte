@@ -15,9 +15,9 @@
 </script>
 
 <div class="min-w-0">
-  <label for={id} class="mb-0.5 block text-[13px] font-medium text-quiet"
-    >{label}{#if unit}<span class="font-normal">, {unit}</span>{/if}</label
-  >
+  <div class="mb-0.5 text-[13px] text-quiet">
+    <label for={id} class="font-medium">{label}</label>{#if unit}<span aria-hidden="true">, {unit}</span>{/if}
+  </div>
   {@render children({ id, describedby: `${id}-note`, invalid: error !== undefined })}
   <p id="{id}-note" class="min-h-[18px] text-[12.5px] leading-snug {error ? 'text-stop' : 'text-quiet'}">
     {#if error}<span aria-hidden="true">▲ </span>{error}{:else}{hint ?? ''}{/if}

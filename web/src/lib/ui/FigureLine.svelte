@@ -10,12 +10,15 @@
   let { id, label }: Props = $props();
   const desk = useDesk();
   const figure = $derived(desk().figure(id));
+  const waits = $derived(figure !== undefined && desk().waiting.has(figure.station));
 </script>
 
 {#if figure}
   <button
     type="button"
-    class="flex w-full items-baseline justify-between gap-3 border-b border-rule px-1 py-1 text-left hover:bg-paper"
+    class="flex w-full items-baseline justify-between gap-3 border-b border-rule px-1 py-1 text-left hover:bg-paper {waits
+      ? 'waiting'
+      : ''}"
     data-figure={id}
     onclick={() => (desk().working = id)}
   >

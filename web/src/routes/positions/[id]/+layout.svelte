@@ -7,7 +7,7 @@
   import { formatDistanceToNow } from 'date-fns/formatDistanceToNow';
   import { tinykeys } from 'tinykeys';
   import { inField, singleKeys } from '$lib/ui/keys.svelte';
-  import { isStation, stationIds, stationOfField } from '$lib/ui/names';
+  import { fieldName, isStation, stationIds, stationOfField } from '$lib/ui/names';
   import Conflict from '$lib/desk/Conflict.svelte';
   import { provideGoto } from '$lib/desk/goto';
   import Ledger from '$lib/desk/Ledger.svelte';
@@ -21,6 +21,7 @@
   const deskOf = () => new Desk(data.position.studyId, data.head, data.position.name);
   let desk = $state.raw(untrack(deskOf));
   provideDesk(() => desk);
+  const waits = $derived(desk.waiting.get(station) ?? []);
 
   $effect(() => {
     if (desk.studyId === data.position.studyId) return;
@@ -120,7 +121,14 @@
   {#if desk.conflict}<Conflict {desk} name={data.position.name} />{/if}
   <div class="grid gap-4 lg:grid-cols-[210px_minmax(0,1fr)_310px] print:block">
     <StationWay positionId={data.position.id} tag={data.position.tag} name={data.position.name} {station} />
-    <main id="desk" class="min-w-0">{@render children()}</main>
+    <main id="desk" class="min-w-0">
+      {#if waits.length > 0}
+        <p class="box mb-3 border-caution p-2 text-caution" role="status" data-testid="waits">
+          Waits for {waits.map(fieldName).join(', ')}: what follows from it stands grey, as it was before.
+        </p>
+      {/if}
+      {@render children()}
+    </main>
     <div class="screen-only"><Ledger {station} goto={(path) => void goto(path)} /></div>
   </div>
 </div>
