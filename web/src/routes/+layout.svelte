@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button, Select } from 'flowbite-svelte';
   import '../app.css';
   import { onMount, untrack } from 'svelte';
   import { resolve } from '$app/paths';
@@ -38,24 +39,22 @@
     <span class="flex-1"></span>
     <label class="flex items-center gap-2 text-[13px] text-quiet">
       Read in
-      <select
-        class="field w-auto py-0.5 text-[13px]"
-        onchange={(e) => (reading.system = systems[e.currentTarget.selectedIndex]?.[0] ?? 'typed')}
-      >
-        {#each systems as [value, label] (value)}
-          <option selected={reading.system === value}>{label}</option>
-        {/each}
-      </select>
+      <Select
+        class="w-auto"
+        classes={{ select: 'field py-0.5! text-[13px]!' }}
+        placeholder=""
+        items={systems.map(([value, name]) => ({ value, name }))}
+        bind:value={reading.system}
+      />
     </label>
     <KeysHelp />
-    <button
-      type="button"
-      class="push px-2"
+    <Button
+      class="push px-2!"
       aria-label={theme.dark ? 'Light theme' : 'Dark theme'}
       onclick={() => setDark(!theme.dark)}
     >
       {#if theme.dark}<Sun size={16} aria-hidden="true" />{:else}<Moon size={16} aria-hidden="true" />{/if}
-    </button>
+    </Button>
   </div>
 </header>
 {@render children()}

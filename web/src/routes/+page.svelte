@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button, Input, Table } from 'flowbite-svelte';
   import { createPosition, importPosition } from '$lib/api';
   import { onMount } from 'svelte';
   import { goto, invalidateAll } from '$app/navigation';
@@ -15,7 +16,7 @@
   let tag = $state('');
   let name = $state('');
   let area = $state('');
-  let finder: HTMLInputElement;
+  let finder: HTMLInputElement | undefined = $state.raw();
 
   const shown = $derived(
     data.positions.filter((p) =>
@@ -29,7 +30,7 @@
   );
   const plant = $derived(data.positions[0]?.plant ?? 'My plant');
 
-  onMount(() => tinykeys(window, { '/': (e) => singleKeys.apply(e, () => finder.focus()) }));
+  onMount(() => tinykeys(window, { '/': (e) => singleKeys.apply(e, () => finder?.focus()) }));
 
   function stateOf(p: (typeof data.positions)[number]): 'empty' | 'enough' | 'caution' | 'stop' {
     if (!p.stations) return 'empty';
@@ -83,8 +84,8 @@
     <h1 class="mr-4">{plant}</h1>
     <label class="flex items-center gap-2"
       ><span class="text-quiet">Find</span>
-      <input
-        bind:this={finder}
+      <Input
+        bind:elementRef={finder}
         bind:value={query}
         class="field w-64"
         type="search"
@@ -102,20 +103,18 @@
         onchange={(e) => void take(e.currentTarget.files)}
       />
     </label>
-    <button type="button" class="push" data-main aria-expanded={adding} onclick={() => (adding = !adding)}
-      >New position</button
-    >
+    <Button class="push" data-main aria-expanded={adding} onclick={() => (adding = !adding)}>New position</Button>
   </div>
   <p class="min-h-5 text-quiet" role="status">{message}</p>
   {#if adding}
     <form class="box mb-4 grid grid-cols-1 items-end gap-3 p-3 sm:grid-cols-4" onsubmit={(e) => void add(e)}>
-      <label>Tag <input class="field" bind:value={tag} required maxlength="60" /></label>
-      <label>Name <input class="field" bind:value={name} required maxlength="200" /></label>
-      <label>Area <input class="field" bind:value={area} required maxlength="200" list="areas" /></label>
+      <label>Tag <Input class="field" bind:value={tag} required maxlength={60} /></label>
+      <label>Name <Input class="field" bind:value={name} required maxlength={200} /></label>
+      <label>Area <Input class="field" bind:value={area} required maxlength={200} list="areas" /></label>
       <datalist id="areas"
         >{#each areas as [a] (a)}<option value={a}></option>{/each}</datalist
       >
-      <button class="push" data-main>Start it</button>
+      <Button type="submit" class="push" data-main>Start it</Button>
     </form>
   {/if}
 
@@ -127,7 +126,7 @@
     <p class="box p-6">Nothing here is called “{query}”.</p>
   {:else}
     <div class="box overflow-x-auto">
-      <table class="dense">
+      <Table class="dense">
         <thead>
           <tr
             ><th><span class="sr-only">State</span></th><th>Tag</th><th>Position</th><th>Machine</th><th
@@ -164,7 +163,7 @@
             {/each}
           </tbody>
         {/each}
-      </table>
+      </Table>
     </div>
   {/if}
 </main>

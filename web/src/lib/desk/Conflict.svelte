@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button, Table } from 'flowbite-svelte';
   import diff from 'microdiff';
   import type { Desk } from './desk.svelte';
 
@@ -18,7 +19,7 @@
 <section class="box mb-3 border-stop p-3" aria-labelledby="conflict" data-testid="conflict">
   <h2 id="conflict">{desk.conflict?.author ?? 'Somebody'} saved this position after you opened it</h2>
   <p class="mb-2 text-quiet">Nothing is overwritten. These fields differ:</p>
-  <table class="dense mb-3">
+  <Table class="dense mb-3">
     <thead><tr><th>Field</th><th>Theirs, saved</th><th>Yours, on this machine</th></tr></thead>
     <tbody>
       {#each changes as change (change.path.join('.'))}
@@ -29,8 +30,8 @@
         </tr>
       {/each}
     </tbody>
-  </table>
+  </Table>
   {#if changes.length === 0}<p class="mb-2">Both say the same.</p>{/if}
-  <button type="button" class="push" data-main onclick={() => void desk.keepMine()}>Save mine on top of theirs</button>
-  <button type="button" class="push ml-2" onclick={() => void desk.takeTheirs(name)}>Take theirs, drop mine</button>
+  <Button class="push" data-main onclick={() => void desk.keepMine()}>Save mine on top of theirs</Button>
+  <Button class="push ml-2" onclick={() => void desk.takeTheirs(name)}>Take theirs, drop mine</Button>
 </section>

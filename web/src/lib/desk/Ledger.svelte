@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'flowbite-svelte';
   import { useDesk } from './desk.svelte';
   import { fieldName, methodOfFigure, words, type StationId } from '$lib/ui/names';
   import FigureLine from '$lib/ui/FigureLine.svelte';
@@ -46,7 +47,7 @@
           <li class="mb-1 flex gap-2">
             <Mark state="stop" />
             <span
-              ><button type="button" class="link" onclick={() => goto(error.path)}>{fieldName(error.path)}</button>
+              ><Button class="link" onclick={() => goto(error.path)}>{fieldName(error.path)}</Button>
               {error.message}</span
             >
           </li>
@@ -56,10 +57,8 @@
     {#if wanted.length > 0}
       <p class="mb-3 text-quiet">
         Still wanted here:
-        {#each wanted as path, i (path)}{i > 0 ? ', ' : ' '}<button
-            type="button"
-            class="link"
-            onclick={() => goto(path)}>{fieldName(path)}</button
+        {#each wanted as path, i (path)}{i > 0 ? ', ' : ' '}<Button class="link" onclick={() => goto(path)}
+            >{fieldName(path)}</Button
           >{/each}
       </p>
     {/if}
@@ -71,8 +70,8 @@
             {finding.text}
             {#if finding.accepted}<span class="text-quiet">Let stand: {finding.accepted}</span>{/if}
             {#each finding.fields.slice(0, 2) as path (path)}
-              <button type="button" class="link ml-1 text-[13px]" data-goto={path} onclick={() => goto(path)}
-                >→ {fieldName(path)}</button
+              <Button class="link ml-1 text-[13px]" data-goto={path} onclick={() => goto(path)}
+                >→ {fieldName(path)}</Button
               >
             {/each}
           </span>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button, Table } from 'flowbite-svelte';
   import { useDesk } from './desk.svelte';
   import { cited, figureName } from '$lib/ui/names';
   import { textOf } from '$lib/ui/reading.svelte';
@@ -20,7 +21,7 @@
 <section aria-label="Working" data-testid="working">
   <div class="mb-2 flex items-baseline justify-between gap-2">
     <h2>Working</h2>
-    <button type="button" class="link" onclick={() => (desk().working = null)}>back to the ledger</button>
+    <Button class="link" onclick={() => (desk().working = null)}>back to the ledger</Button>
   </div>
   {#if figure}
     <p class="font-medium">{figureName(id)}</p>
@@ -42,7 +43,7 @@
     {/if}
     {#if Object.keys(figure.inputs).length > 0}
       <h3 class="mt-3 font-medium">Put in</h3>
-      <table class="dense mb-2">
+      <Table class="dense mb-2">
         <tbody>
           {#each Object.entries(figure.inputs) as [symbol, input] (symbol)}
             {@const from = typeof input === 'string' ? desk().figure(input) : undefined}
@@ -52,12 +53,10 @@
               <td class="n">{from ? textOf(from) : (origin?.text ?? input)}</td>
               <td>
                 {#if typeof input === 'string'}
-                  <button type="button" class="link" onclick={() => (desk().working = input)}
-                    >{figureName(input)}</button
-                  >
+                  <Button class="link" onclick={() => (desk().working = input)}>{figureName(input)}</Button>
                 {:else if origin?.field}
                   {@const path = origin.field}
-                  <button type="button" class="link" onclick={() => goto(path)}>{path}</button>
+                  <Button class="link" onclick={() => goto(path)}>{path}</Button>
                 {:else if origin?.source}
                   {cited(origin.source)}
                 {/if}
@@ -65,7 +64,7 @@
             </tr>
           {/each}
         </tbody>
-      </table>
+      </Table>
     {/if}
     {#each figure.assumed as a (a.field)}
       <p class="mb-1 text-caution"><span aria-hidden="true">▲ </span>Assumed: {a.field} = {a.value}, {a.why}.</p>
@@ -84,7 +83,7 @@
       <ul>
         {#each dependents as [other] (other)}
           <li>
-            <button type="button" class="link" onclick={() => (desk().working = other)}>{figureName(other)}</button>
+            <Button class="link" onclick={() => (desk().working = other)}>{figureName(other)}</Button>
           </li>
         {/each}
       </ul>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button, Select, Table } from 'flowbite-svelte';
   import type { nameplate } from '@pilgrim/core';
   import { importList, type ListTold } from '$lib/api';
   import Mark from '$lib/ui/Mark.svelte';
@@ -77,19 +78,17 @@
         {@const at = told.mapping[c.key]}
         <label class="text-[13px]"
           >{c.label}{c.needed ? ' (needed)' : ''}
-          <select
-            class="field py-[3px]"
-            value={at ?? -1}
-            onchange={(e) => map(c.key, e.currentTarget.selectedIndex - 1)}
-          >
-            <option value={-1}>not in the list</option>
-            {#each told.headings as h, i (i)}<option value={i}>{h}</option>{/each}
-          </select></label
+          <Select
+            classes={{ select: 'field py-[3px]!' }}
+            placeholder=""
+            items={['not in the list', ...told.headings].map((name, i) => ({ name, value: i - 1 }))}
+            bind:value={() => at ?? -1, (to) => map(c.key, to)}
+          /></label
         >
       {/each}
     </div>
     <div class="mb-2 overflow-x-auto">
-      <table class="dense">
+      <Table class="dense">
         <caption class="text-left text-[13px] text-quiet">The first rows, as they stand</caption>
         <thead
           ><tr
@@ -101,7 +100,7 @@
               >{#each told.headings as _, n (n)}<td>{row[n] ?? ''}</td>{/each}</tr
             >{/each}
         </tbody>
-      </table>
+      </Table>
     </div>
     {#if told.errors.length > 0}
       <details open class="mb-2">
@@ -111,12 +110,11 @@
         </ul>
       </details>
     {/if}
-    <button
-      type="button"
+    <Button
       class="push"
       data-main
       disabled={busy || told.missing.length > 0 || told.good === 0}
-      onclick={() => void send(told?.mapping, true)}>Put {told.good.toLocaleString('en')} on the shelf</button
+      onclick={() => void send(told?.mapping, true)}>Put {told.good.toLocaleString('en')} on the shelf</Button
     >
   </div>
 {/if}

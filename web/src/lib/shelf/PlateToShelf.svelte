@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button, Input, Textarea } from 'flowbite-svelte';
   import type { nameplate } from '@pilgrim/core';
   import { addToShelf } from '$lib/api';
   import { readPlateText } from '$lib/solver';
@@ -66,12 +67,13 @@
 <form class="grid gap-3 sm:grid-cols-3" onsubmit={(e) => void save(e)}>
   <label class="sm:col-span-3"
     ><span class="text-[13px] font-medium text-quiet">What its plate says</span>
-    <textarea
+    <Textarea
       class="field font-condensed"
-      rows="2"
-      maxlength="4000"
+      rows={2}
+      maxlength={4000}
       bind:value={text}
-      placeholder="HP 25 VOLTS 230/460 AMPS 62/31 RPM 1770 HZ 60 FR 284T ENCL TEFC"></textarea></label
+      placeholder="HP 25 VOLTS 230/460 AMPS 62/31 RPM 1770 HZ 60 FR 284T ENCL TEFC"
+    ></Textarea></label
   >
   {#if reading}
     <p class="text-[13.5px] sm:col-span-3" data-testid="shelf-plate">
@@ -82,49 +84,49 @@
     </p>
   {/if}
   <label
-    ><span class="text-[13px] font-medium text-quiet">Name</span><input
+    ><span class="text-[13px] font-medium text-quiet">Name</span><Input
       class="field"
-      maxlength="200"
+      maxlength={200}
       bind:value={name}
       placeholder="Spare of mill 2"
     /></label
   >
   <label
-    ><span class="text-[13px] font-medium text-quiet">How many</span><input
+    ><span class="text-[13px] font-medium text-quiet">How many</span><Input
       class="field"
       type="number"
-      min="0"
-      max="1000000"
+      min={0}
+      max={1000000}
       bind:value={quantity}
     /></label
   >
   <label
-    ><span class="text-[13px] font-medium text-quiet">Where it lies</span><input
+    ><span class="text-[13px] font-medium text-quiet">Where it lies</span><Input
       class="field"
-      maxlength="200"
+      maxlength={200}
       bind:value={place}
       placeholder="Store 2, rack B"
     /></label
   >
   <label
-    ><span class="text-[13px] font-medium text-quiet">Quoted: days until here</span><input
+    ><span class="text-[13px] font-medium text-quiet">Quoted: days until here</span><Input
       class="field"
       type="number"
-      min="0"
-      max="3650"
-      bind:value={days}
+      min={0}
+      max={3650}
+      bind:value={() => days ?? '', (to) => (days = to === '' || to === undefined ? null : Number(to))}
     /></label
   >
   <label
-    ><span class="text-[13px] font-medium text-quiet">Spare for which position</span><input
+    ><span class="text-[13px] font-medium text-quiet">Spare for which position</span><Input
       class="field"
-      maxlength="200"
+      maxlength={200}
       bind:value={keptFor}
       placeholder="its tag or name"
     /></label
   >
   <div class="sm:col-span-3">
-    <button class="push" data-main disabled={said.length === 0}>Put it on the shelf</button>
+    <Button type="submit" class="push" data-main disabled={said.length === 0}>Put it on the shelf</Button>
     <span role="status" class="ml-2 {errors.length > 0 ? 'text-stop' : ''}"
       >{message} {errors.map((e) => `${e.path.replace('plate.', '')} ${e.message}`).join('; ')}</span
     >

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button, Table } from 'flowbite-svelte';
   import { onMount } from 'svelte';
   import { chartWhenSeen } from './chartWhenSeen';
   import { theme } from './theme.svelte';
@@ -101,13 +102,13 @@
 <figure class="box p-3">
   <figcaption class="mb-1 flex items-baseline justify-between gap-2">
     <span class="font-medium">{title}</span>
-    <button type="button" class="link screen-only text-[13px]" aria-expanded={tabled} onclick={() => (tabled = !tabled)}
-      >{tabled ? 'hide the data' : 'data as a table'}</button
+    <Button class="link screen-only text-[13px]" aria-expanded={tabled} onclick={() => (tabled = !tabled)}
+      >{tabled ? 'hide the data' : 'data as a table'}</Button
     >
   </figcaption>
   <div bind:this={box} style="height: {height}px" role="img" aria-label={`${title}. ${summary}`}></div>
   {#if tabled}
-    <table class="dense mt-2">
+    <Table class="dense mt-2">
       <caption class="sr-only">{title}</caption>
       <thead><tr><th>Series</th><th class="n">{x}</th><th class="n">{y}</th></tr></thead>
       <tbody>
@@ -121,6 +122,6 @@
           {/each}
         {/each}
       </tbody>
-    </table>
+    </Table>
   {/if}
 </figure>

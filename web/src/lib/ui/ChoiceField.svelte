@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Select } from 'flowbite-svelte';
   import type { Json } from '$lib/desk/paths';
   import { useDesk } from '$lib/desk/desk.svelte';
   import Field from './Field.svelte';
@@ -18,23 +19,26 @@
   let { path, label, hint, options, none = 'not said', always = false, choose }: Props = $props();
   const desk = useDesk();
   const value = $derived(desk().value(path));
+  // Chosen are the words, for what they stand for may be no text at all; the empty choice is no words.
+  const chosen = $derived(options.find(([option]) => option === value)?.[1] ?? '');
+  const items = $derived([
+    ...(always ? [] : [{ value: '', name: none }]),
+    ...options.map(([, name]) => ({ value: name, name })),
+  ]);
   const put = (to: Json | undefined): void => (choose ? choose(to) : desk().set(path, to));
 </script>
 
 <Field {path} {label} {hint} error={desk().error(path)}>
   {#snippet children({ id, describedby, invalid })}
-    <select
+    <Select
       {id}
-      class="field py-[5px]"
+      classes={{ select: 'field py-[5px]!' }}
+      placeholder=""
       data-path={path}
       aria-describedby={describedby}
       aria-invalid={invalid}
-      onchange={(e) => put(options[e.currentTarget.selectedIndex - (always ? 0 : 1)]?.[0])}
-    >
-      {#if !always}<option selected={value === undefined || value === null}>{none}</option>{/if}
-      {#each options as [option, words] (words)}
-        <option selected={value === option}>{words}</option>
-      {/each}
-    </select>
+      {items}
+      bind:value={() => chosen, (said) => put(options.find(([, name]) => name === said)?.[0])}
+    />
   {/snippet}
 </Field>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
+  import { nameField } from './names';
 
   interface Props {
     path: string;
@@ -11,6 +12,7 @@
     children: Snippet<[{ id: string; describedby: string; invalid: boolean }]>;
   }
   let { path, label, unit, hint, error, children }: Props = $props();
+  $effect.pre(() => nameField(path, label));
   const id = $derived(`f-${path.replace(/[^\w]/g, '-')}`);
 </script>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button, Checkbox, Kbd, Table } from 'flowbite-svelte';
   import { onMount } from 'svelte';
   import { tinykeys } from 'tinykeys';
   import { singleKeys } from './keys.svelte';
@@ -19,19 +20,23 @@
 </script>
 
 <div class="relative">
-  <button type="button" class="push px-2" aria-expanded={open} onclick={() => (open = !open)}>Keys</button>
+  <Button class="push px-2!" aria-expanded={open} onclick={() => (open = !open)}>Keys</Button>
   {#if open}
     <div class="box absolute right-0 z-10 mt-1 w-80 p-3" style="box-shadow: var(--shadow)">
-      <table class="dense">
+      <Table class="dense">
         <tbody>
           {#each keys as [key, what] (key)}
-            <tr><td class="font-semibold whitespace-nowrap">{key}</td><td>{what}</td></tr>
+            <tr
+              ><td class="whitespace-nowrap"
+                ><Kbd class="rounded-sm border border-edge bg-paper px-1 font-condensed font-semibold text-ink"
+                  >{key}</Kbd
+                ></td
+              ><td>{what}</td></tr
+            >
           {/each}
         </tbody>
-      </table>
-      <label class="mt-2 flex items-center gap-2"
-        ><input type="checkbox" bind:checked={singleKeys.on} /> single keys outside fields</label
-      >
+      </Table>
+      <Checkbox class="mt-2 gap-2" bind:checked={singleKeys.on}>single keys outside fields</Checkbox>
     </div>
   {/if}
 </div>

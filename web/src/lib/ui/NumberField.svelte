@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Input } from 'flowbite-svelte';
   import { readNumber } from '@pilgrim/core/quantity';
   import type { Json } from '$lib/desk/paths';
   import { useDesk } from '$lib/desk/desk.svelte';
@@ -44,20 +45,18 @@
 
 <Field {path} {label} {error} hint={echo === '' ? hint : echo}>
   {#snippet children({ id, describedby, invalid })}
-    <input
+    <Input
       {id}
-      class="field"
-      class:taken={taken !== undefined}
+      class="field {taken !== undefined ? 'taken' : ''}"
       type="text"
       inputmode={text ? 'text' : 'decimal'}
       autocomplete="off"
       spellcheck="false"
       data-path={path}
-      value={own.shown}
+      bind:value={() => own.shown, (typed) => desk().set(path, own.type(String(typed ?? '')))}
       placeholder={shownEmpty}
       aria-describedby={describedby}
       aria-invalid={invalid}
-      oninput={(e) => desk().set(path, own.type(e.currentTarget.value))}
     />
   {/snippet}
 </Field>

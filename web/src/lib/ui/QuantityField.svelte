@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Input } from 'flowbite-svelte';
   import { practiceUnits } from '@pilgrim/core/vocabulary';
   import {
     dimensions,
@@ -74,19 +75,17 @@
 
 <Field {path} {label} {unit} {error} hint={typed === '' && hint ? hint : echo}>
   {#snippet children({ id, describedby, invalid })}
-    <input
+    <Input
       {id}
-      class="field"
-      class:taken={taken !== undefined}
+      class="field {taken !== undefined ? 'taken' : ''}"
       type="text"
       autocomplete="off"
       spellcheck="false"
       data-path={path}
-      value={text.shown}
+      bind:value={() => text.shown, (to) => desk().set(path, text.type(String(to ?? '')))}
       placeholder={shownEmpty}
       aria-describedby={describedby}
       aria-invalid={invalid}
-      oninput={(e) => desk().set(path, text.type(e.currentTarget.value))}
     />
   {/snippet}
 </Field>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'flowbite-svelte';
   import type { Snippet } from 'svelte';
   import { putAt, type Json } from '$lib/desk/paths';
   import { useDesk } from '$lib/desk/desk.svelte';
@@ -26,14 +27,13 @@
 {#each rows as _, i (i)}
   <div class="flex items-start gap-3" data-row={name}>
     <div class="min-w-0 flex-1">{@render row(i)}</div>
-    <button
-      type="button"
+    <Button
       class="push mt-[21px]"
       aria-label="Remove {name} {i + 1}"
-      onclick={() => put(rows.filter((_row, n) => n !== i))}>Remove</button
+      onclick={() => put(rows.filter((_row, n) => n !== i))}>Remove</Button
     >
   </div>
 {/each}
 {#if rows.length < most}
-  <button type="button" class="push" data-path={path} onclick={() => put([...rows, blank])}>Add a {name}</button>
+  <Button class="push" data-path={path} onclick={() => put([...rows, blank])}>Add a {name}</Button>
 {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button, Table } from 'flowbite-svelte';
   import type { Method, StartRow } from '@pilgrim/core';
   import { writeNumber, writeQuantity } from '@pilgrim/core/quantity';
   import { words } from './names';
@@ -37,7 +38,7 @@
 
 {#if start}
   <div class="overflow-x-auto">
-    <table class="dense" data-testid="start-compare">
+    <Table class="dense" data-testid="start-compare">
       <thead
         ><tr
           ><th>Method</th>{#each columns as [id, label] (id)}<th class="n">{label}</th>{/each}<th class="n">Jolt</th><th
@@ -50,21 +51,19 @@
           <tr class:font-semibold={row.method === chosen} class:looked={row.method === looking && !paper}>
             <td class="whitespace-nowrap">
               <span class="mr-1 inline-block align-[-2px]"><Mark state={row.outcome} /></span>
-              {#if paper || !look}{words(row.method)}{:else}<button
-                  type="button"
+              {#if paper || !look}{words(row.method)}{:else}<Button
                   class="link"
                   aria-pressed={row.method === looking}
-                  onclick={() => look(row.method)}>{words(row.method)}</button
+                  onclick={() => look(row.method)}>{words(row.method)}</Button
                 >{/if}{row.method === chosen ? ' · chosen' : ''}
             </td>
             {#each columns as column (column[0])}
               {@const id = `start.${row.method}.${column[0]}`}
               <td class="n">
-                {#if desk().figure(id) && !paper}<button
-                    type="button"
+                {#if desk().figure(id) && !paper}<Button
                     class="link"
                     data-figure={id}
-                    onclick={() => (desk().working = id)}>{cell(row, column)}</button
+                    onclick={() => (desk().working = id)}>{cell(row, column)}</Button
                   >{:else}{cell(row, column)}{/if}
               </td>
             {/each}
@@ -92,7 +91,7 @@
           </tr>
         {/each}
       </tbody>
-    </table>
+    </Table>
   </div>
   <p class="mt-1 text-[13px] text-quiet">
     Line current at the supply, largest over the run-up. Heat as a share of what the hot motor bears. Jolt: largest

@@ -16,8 +16,14 @@ export function stationOfField(path: string): StationId {
   return isStation(head) ? head : 'plate';
 }
 
-/** "load.demand.force" → "demand force", for lists of wanted fields. */
+const shownNames = new Map<string, string>();
+
+/** Remembers what a field is called on its screen, so that whoever speaks of it elsewhere says the same. */
+export const nameField = (path: string, label: string): void => void shownNames.set(path, label);
+
+/** A field as its screen calls it ("Pull"); before that was seen, the end of its path ("demand force"). */
 export const fieldName = (path: string): string =>
+  shownNames.get(path) ??
   path
     .split('.')
     .slice(-2)

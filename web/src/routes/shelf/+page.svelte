@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button, Input, Select, Table } from 'flowbite-svelte';
   import type { nameplate } from '@pilgrim/core';
   import { changeOnShelf, shelfAsCsv, takeOffShelf } from '$lib/api';
   import { goto, invalidateAll } from '$app/navigation';
@@ -57,21 +58,20 @@
     {#if data.plants.length > 1}
       <label class="flex items-center gap-2"
         ><span class="text-quiet">Plant</span>
-        <select
-          class="field"
-          value={plant?.id}
-          onchange={(e) => void goto(resolve(`/shelf?plant=${e.currentTarget.value}`))}
-        >
-          {#each data.plants as p (p.id)}<option value={p.id}>{p.name}</option>{/each}
-        </select></label
+        <Select
+          classes={{ select: 'field' }}
+          placeholder=""
+          items={data.plants.map((p) => ({ value: p.id, name: p.name }))}
+          bind:value={() => plant?.id, (id) => void goto(resolve(`/shelf?plant=${id}`))}
+        /></label
       >
     {/if}
     <label class="flex items-center gap-2"
       ><span class="text-quiet">Find</span>
-      <input class="field w-64" type="search" placeholder="name, power, frame, place" bind:value={query} /></label
+      <Input class="field w-64" type="search" placeholder="name, power, frame, place" bind:value={query} /></label
     >
     <span class="flex-1"></span>
-    <button type="button" class="push" disabled={rows.length === 0} onclick={() => void save()}>Save as CSV</button>
+    <Button class="push" disabled={rows.length === 0} onclick={() => void save()}>Save as CSV</Button>
   </div>
   <p class="mb-3 text-quiet">
     What lies here or is quoted is judged beside the catalogue at every position of the plant; ranked by delivery it
@@ -100,7 +100,7 @@
       <p class="box p-6">Nothing here is called “{query}”.</p>
     {:else}
       <div class="box overflow-x-auto">
-        <table class="dense middle" data-testid="shelf">
+        <Table class="dense middle" data-testid="shelf">
           <thead>
             <tr
               ><th>Motor</th><th>Power</th><th>Voltage</th><th>Current</th><th>Speed</th><th>Frame</th><th>Enclosure</th
@@ -115,17 +115,17 @@
                   >{m.frame}</td
                 ><td>{m.enclosure}</td>
                 <td class="n"
-                  ><input
+                  ><Input
                     class="field w-20 text-right"
                     type="number"
-                    min="0"
+                    min={0}
                     aria-label="How many of {m.name}"
                     value={m.quantity}
                     onchange={(e) => void put(m.id, m.name, { quantity: e.currentTarget.valueAsNumber })}
                   /></td
                 >
                 <td
-                  ><input
+                  ><Input
                     class="field min-w-28"
                     aria-label="Where {m.name} lies"
                     value={m.place}
@@ -133,12 +133,12 @@
                   /></td
                 >
                 <td class="n"
-                  ><input
+                  ><Input
                     class="field w-20 text-right"
                     type="number"
-                    min="0"
+                    min={0}
                     aria-label="Days until {m.name} is here, where it is quoted"
-                    value={m.days}
+                    value={m.days ?? ''}
                     onchange={(e) => {
                       const days = e.currentTarget.valueAsNumber;
                       void put(m.id, m.name, { days: Number.isNaN(days) ? null : days });
@@ -146,7 +146,7 @@
                   /></td
                 >
                 <td
-                  ><input
+                  ><Input
                     class="field min-w-24"
                     aria-label="Position whose spare {m.name} is"
                     placeholder="none"
@@ -156,17 +156,16 @@
                 >
                 <td class="text-quiet">{m.assumed}</td>
                 <td
-                  ><button
-                    type="button"
+                  ><Button
                     class="link"
                     aria-label="Take {m.name} off the shelf"
-                    onclick={() => void remove(m.id, m.name)}>take off</button
+                    onclick={() => void remove(m.id, m.name)}>take off</Button
                   ></td
                 >
               </tr>
             {/each}
           </tbody>
-        </table>
+        </Table>
       </div>
       {#if found.length > shownAtOnce}
         <p class="mt-2 text-quiet">

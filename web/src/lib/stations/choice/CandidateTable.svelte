@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button, Checkbox, Input, Table } from 'flowbite-svelte';
   import type { Candidate, Outcome, ScreenColumn, ScreenRow } from '@pilgrim/core';
   import { untrack } from 'svelte';
   import { get } from 'svelte/store';
@@ -92,23 +93,23 @@
 <div class="mb-2 flex flex-wrap items-end gap-x-4 gap-y-2">
   <label class="text-[13px]"
     >Find among them
-    <input class="field w-52" type="search" placeholder="25 hp, washdown, 284T" bind:value={text} /></label
+    <Input class="field w-52" type="search" placeholder="25 hp, washdown, 284T" bind:value={text} /></label
   >
   <fieldset class="flex gap-3">
     <legend class="sr-only">Show</legend>
     {#each ['pass', 'caution', 'fail'] as const as outcome (outcome)}
-      <label class="flex items-center gap-1"
-        ><input type="checkbox" bind:group={outcomes} value={outcome} /><Mark state={outcome} decorative />{outcome}
-        {counts ? counts[outcome].toLocaleString('en') : ''}</label
+      <Checkbox class="me-1" bind:group={outcomes} value={outcome}
+        ><Mark state={outcome} decorative />&nbsp;{outcome}
+        {counts ? counts[outcome].toLocaleString('en') : ''}</Checkbox
       >
     {/each}
-    <label class="flex items-center gap-1"><input type="checkbox" bind:checked={shelfOnly} />own shelf only</label>
+    <Checkbox class="me-1" bind:checked={shelfOnly}>own shelf only</Checkbox>
   </fieldset>
   <details class="relative text-[13px]">
     <summary class="text-pine underline underline-offset-2">Columns</summary>
     <div class="box absolute z-10 mt-1 grid w-44 gap-1 p-2" style="box-shadow: var(--shadow)">
       {#each columns as [key, name] (key)}
-        <label class="flex items-center gap-1"><input type="checkbox" bind:group={chosen} value={key} />{name}</label>
+        <Checkbox class="me-1" bind:group={chosen} value={key}>{name}</Checkbox>
       {/each}
     </div>
   </details>
@@ -129,7 +130,7 @@
   tabindex="-1"
 >
   {#if total > 0}
-    <table class="dense" aria-rowcount={total}>
+    <Table class="dense" aria-rowcount={total}>
       <thead class="sticky top-0 bg-sheet">
         <tr>
           <th class="w-6"><span class="sr-only">Outcome</span></th>
@@ -152,28 +153,25 @@
             <tr data-testid="candidate" data-id={r.id} aria-rowindex={item.index + 1}>
               <td><Mark state={r.outcome} /></td>
               <td class="max-w-[238px] truncate"
-                ><button
-                  type="button"
+                ><Button
                   class="link"
                   title={r.name}
                   aria-expanded={open === r.id}
-                  onclick={() => (open = open === r.id ? null : r.id)}>{r.name}</button
+                  onclick={() => (open = open === r.id ? null : r.id)}>{r.name}</Button
                 >{#if r.short}<span class="ml-1 text-quiet">{words(r.short)}</span>{/if}</td
               >
               {#each shown as [key, , of, n] (key)}<td class="whitespace-nowrap" class:n>{of(r)}</td>{/each}
               <td class="whitespace-nowrap"
-                ><button
-                  type="button"
+                ><Button
                   class="link"
                   aria-pressed={compared.includes(r.id)}
                   aria-label="Compare {r.name}"
-                  onclick={() => compare(r)}>{compared.includes(r.id) ? 'beside' : 'compare'}</button
+                  onclick={() => compare(r)}>{compared.includes(r.id) ? 'beside' : 'compare'}</Button
                 >
-                <button
-                  type="button"
+                <Button
                   class="link ml-2"
                   aria-label="Pin {r.name}"
-                  onclick={() => desk().set('motor', { catalogue: r.id })}>{pinned === r.id ? 'pinned' : 'pin'}</button
+                  onclick={() => desk().set('motor', { catalogue: r.id })}>{pinned === r.id ? 'pinned' : 'pin'}</Button
                 ></td
               >
             </tr>
@@ -189,7 +187,7 @@
         {/each}
         {#if after > 0}<tr aria-hidden="true"><td style="height: {after}px; padding: 0; border: 0"></td></tr>{/if}
       </tbody>
-    </table>
+    </Table>
   {/if}
 </div>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button, Table } from 'flowbite-svelte';
   import { isFindingId, noChoiceFindings } from '@pilgrim/core/vocabulary';
   import type { ScreenRow } from '@pilgrim/core';
   import BuyingSpecification from './BuyingSpecification.svelte';
@@ -77,8 +78,7 @@
       <p class="flex items-start gap-2 py-0.5" data-testid="condition">
         <span class="mt-0.5"><Mark state="note" /></span><span
           >{c.text}
-          <button type="button" class="link screen-only" onclick={() => goto(c.field)}>→ {fieldName(c.field)}</button
-          ></span
+          <Button class="link screen-only" onclick={() => goto(c.field)}>→ {fieldName(c.field)}</Button></span
         >
       </p>
     {/each}
@@ -104,7 +104,7 @@
   </Group>
   {#if choice.options}
     <Group title="Keep, drive or replace">
-      <table class="dense" data-testid="options">
+      <Table class="dense" data-testid="options">
         <caption class="sr-only">What may be kept and what bought</caption>
         <thead><tr><th>What</th><th>Motor</th><th>How</th><th class="n">Life-cycle cost</th><th>Verdict</th></tr></thead
         >
@@ -117,7 +117,7 @@
             </tr>
           {/each}
         </tbody>
-      </table>
+      </Table>
     </Group>
   {/if}
   <ChoicePicture />
@@ -145,7 +145,7 @@
     <ChoiceField path="method" label="Starting method" options={methods} none="compare all" />
     {#if pinned !== undefined}<p class="self-center">
         Pinned: {pinned}
-        <button type="button" class="link" onclick={() => desk().set('motor', undefined)}>unpin</button>
+        <Button class="link" onclick={() => desk().set('motor', undefined)}>unpin</Button>
       </p>{/if}
   </div>
   <CandidateField show={(id) => (shown = id)} />

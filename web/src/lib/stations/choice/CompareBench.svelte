@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button, Table } from 'flowbite-svelte';
   import { stockText, type Candidate } from '@pilgrim/core';
   import { words } from '$lib/ui/names';
   import { useDesk } from '$lib/desk/desk.svelte';
@@ -45,18 +46,15 @@
   <p class="text-quiet">Lay up to four motors side by side: press “compare” on their lines above.</p>
 {:else}
   <div class="overflow-x-auto">
-    <table class="dense" data-testid="compared">
+    <Table class="dense" data-testid="compared">
       <thead>
         <tr>
           <th>Differences are marked ◆</th>
           {#each list as c (c.motor.id + c.method)}
             <th class="min-w-36"
               ><span class="flex items-start gap-1 text-ink"><Mark state={c.outcome} />{c.motor.name}</span>
-              <button
-                type="button"
-                class="link font-normal"
-                aria-label="Take {c.motor.name} away"
-                onclick={() => drop(c.motor.id)}>take away</button
+              <Button class="link font-normal" aria-label="Take {c.motor.name} away" onclick={() => drop(c.motor.id)}
+                >take away</Button
               ></th
             >
           {/each}
@@ -91,6 +89,6 @@
           {#each list as c (c.motor.id + c.method)}<td>{c.change ?? 'nothing to change'}</td>{/each}
         </tr>
       </tbody>
-    </table>
+    </Table>
   </div>
 {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button, Input } from 'flowbite-svelte';
   import type { Verdict } from '@pilgrim/core';
   import { words } from '$lib/ui/names';
   import { useDesk } from '$lib/desk/desk.svelte';
@@ -56,29 +57,25 @@
             {#if v.waived != null}<b>Not counted: {v.waived}.</b>{/if}</span
           >
           {#if v.waived != null}
-            <button
-              type="button"
-              class="link"
-              aria-label="Count {words(v.requirement)} again"
-              onclick={() => countAgain(v)}>count it</button
+            <Button class="link" aria-label="Count {words(v.requirement)} again" onclick={() => countAgain(v)}
+              >count it</Button
             >
           {:else}
-            <button
-              type="button"
+            <Button
               class="link"
               aria-label="Leave out {words(v.requirement)}"
               aria-expanded={asking === v.requirement}
               onclick={() => ((asking = asking === v.requirement ? null : v.requirement), (reason = ''))}
-              >leave out</button
+              >leave out</Button
             >
           {/if}
         </div>
         {#if asking === v.requirement}
           <form class="mt-1 flex items-end gap-2 pl-6" onsubmit={(e) => leaveOut(e, v)}>
             <label class="flex-1 text-[13px]"
-              >Why it need not hold here <input class="field" maxlength="400" bind:value={reason} /></label
+              >Why it need not hold here <Input class="field" maxlength={400} bind:value={reason} /></label
             >
-            <button class="push" disabled={reason.trim() === ''}>Leave it out</button>
+            <Button type="submit" class="push" disabled={reason.trim() === ''}>Leave it out</Button>
           </form>
         {/if}
       </li>

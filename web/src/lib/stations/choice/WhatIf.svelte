@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button, Table } from 'flowbite-svelte';
   import type { Change, PoleOption } from '@pilgrim/core';
   import { writeQuantity } from '@pilgrim/core/quantity';
   import { words } from '$lib/ui/names';
@@ -48,12 +49,12 @@
 </script>
 
 <div class="mb-3">
-  <button type="button" class="push" disabled={asking || !desk().result?.choice} onclick={() => void ask()}
-    >{asking ? 'Looking …' : changes ? 'Look again' : 'What would change it?'}</button
+  <Button class="push" disabled={asking || !desk().result?.choice} onclick={() => void ask()}
+    >{asking ? 'Looking …' : changes ? 'Look again' : 'What would change it?'}</Button
   >
   <span role="status" class="ml-2 text-quiet">{stale ? 'The case was changed since.' : ''}</span>
   {#if changes && changes.length > 0}
-    <table class="dense mt-2" class:opacity-60={stale} data-testid="changes">
+    <Table class="dense mt-2 {stale ? 'opacity-60' : ''}" data-testid="changes">
       <thead><tr><th>If this alone were</th><th>Now</th><th>Lower</th><th>Higher</th></tr></thead>
       <tbody>
         {#each changes as c (c.of)}
@@ -73,7 +74,7 @@
           </tr>
         {/each}
       </tbody>
-    </table>
+    </Table>
   {:else if changes}
     <p class="text-quiet">There is no choice to change.</p>
   {/if}
@@ -86,7 +87,7 @@
   </p>
   {#if poles.length > 0}
     <div class="overflow-x-auto">
-      <table class="dense" data-testid="poles">
+      <Table class="dense" data-testid="poles">
         <thead
           ><tr
             ><th class="n">Poles</th><th class="n">Motor speed</th><th class="n">Ratio</th><th class="n">Torque</th><th
@@ -114,7 +115,7 @@
             </tr>
           {/each}
         </tbody>
-      </table>
+      </Table>
     </div>
   {/if}
 </details>

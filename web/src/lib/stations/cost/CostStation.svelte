@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Table } from 'flowbite-svelte';
   import Chart from '$lib/ui/Chart.svelte';
   import ChoiceField from '$lib/ui/ChoiceField.svelte';
   import Figures from '$lib/ui/Figures.svelte';
@@ -50,7 +51,7 @@
     empty="Bring the hours of a year on the Speed station, and a load."
   />
   {#if flow && profiled}
-    <table class="dense mt-3">
+    <Table class="dense mt-3">
       <thead
         ><tr
           ><th class="n">Hours</th><th class="n">Flow</th><th class="n">Input now, kW</th><th class="n"
@@ -67,7 +68,7 @@
           >
         {/each}
       </tbody>
-    </table>
+    </Table>
   {/if}
 </Group>
 {#if flow}

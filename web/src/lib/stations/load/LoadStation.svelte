@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'flowbite-svelte';
   import Chart from '$lib/ui/Chart.svelte';
   import ChoiceField from '$lib/ui/ChoiceField.svelte';
   import DemandDrawing from './DemandDrawing.svelte';
@@ -33,7 +34,7 @@
 {#if geared}
   <Group title="Poles and ratio together">
     <p class="mb-2" data-testid="no-train">{geared.text}</p>
-    <button type="button" class="push" onclick={takeTrain}>Take the first</button>
+    <Button class="push" onclick={takeTrain}>Take the first</Button>
   </Group>
 {/if}
 <Group

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'flowbite-svelte';
   import { useDesk } from '$lib/desk/desk.svelte';
   import { putAt } from '$lib/desk/paths';
   import { factorOf } from './shapes';
@@ -129,11 +130,11 @@
       <p class="text-[13px] text-quiet">
         The curve usual for the machine. Make it your own to drag its points, or to move them by arrow keys.
       </p>
-      <button type="button" class="push" onclick={toOwn}>Draw my own curve</button>
+      <Button class="push" onclick={toOwn}>Draw my own curve</Button>
     {:else}
       <p class="text-[13px] text-quiet">Drag a point, or Tab to it and use the arrow keys; Delete takes it away.</p>
-      <button type="button" class="push" onclick={add}>Add a point</button>
-      <button type="button" class="push" onclick={() => put([])}>Back to the usual</button>
+      <Button class="push" onclick={add}>Add a point</Button>
+      <Button class="push" onclick={() => put([])}>Back to the usual</Button>
     {/if}
   </div>
 </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'flowbite-svelte';
   import { useDesk } from '$lib/desk/desk.svelte';
   import { putAt, type Json } from '$lib/desk/paths';
   import { trains } from '$lib/ui/options';
@@ -55,7 +56,7 @@
       placeholder="usual for its kind"
     />
   </div>
-  <button type="button" class="push" onclick={byStages}>Two or three stages</button>
+  <Button class="push" onclick={byStages}>Two or three stages</Button>
 {/if}
 <div class="mt-3 grid gap-3 sm:grid-cols-3">
   <QuantityField path="load.inertia" label="Inertia at the driven shaft" dimension="inertia" />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Table } from 'flowbite-svelte';
   import { useDesk } from '$lib/desk/desk.svelte';
   import Mark from '$lib/ui/Mark.svelte';
 
@@ -10,7 +11,7 @@
   <p class="text-quiet">Say what the motor stands in.</p>
 {:else}
   <div class="overflow-x-auto">
-    <table class="dense" data-testid="enclosures">
+    <Table class="dense" data-testid="enclosures">
       <thead>
         <tr
           ><th><span class="sr-only">Will it do</span></th><th>North American words</th><th>IP</th><th>Cooling</th><th
@@ -30,6 +31,6 @@
           </tr>
         {/each}
       </tbody>
-    </table>
+    </Table>
   </div>
 {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button, Input } from 'flowbite-svelte';
   import type { Result } from '@pilgrim/core';
   import { useDesk } from '$lib/desk/desk.svelte';
   import type { Json } from '$lib/desk/paths';
@@ -52,8 +53,8 @@
       <p class="mb-2 flex flex-wrap items-center gap-2">
         <span class="text-quiet">Look at the metal again; if it says so:</span>
         {#each suggestions as s (s.field + s.value)}
-          <button type="button" class="push" title={s.why} onclick={() => desk().set(s.field, s.value)}
-            >{fieldName(s.field)}: {s.value}</button
+          <Button class="push" title={s.why} onclick={() => desk().set(s.field, s.value)}
+            >{fieldName(s.field)}: {s.value}</Button
           >
         {/each}
       </p>
@@ -67,19 +68,19 @@
             {#if f.accepted !== null}
               <p class="text-quiet">
                 Let stand: {f.accepted}
-                <button type="button" class="link ml-2" onclick={() => doubtAgain(f)}>doubt it again</button>
+                <Button class="link ml-2" onclick={() => doubtAgain(f)}>doubt it again</Button>
               </p>
             {:else}
               {#if f.doubt}
                 <form class="mt-1 flex flex-wrap items-center gap-2" onsubmit={(e) => (e.preventDefault(), accept(f))}>
-                  <input
+                  <Input
                     class="field max-w-[340px]"
                     aria-label="Why it may stand: {f.text.slice(0, 60)}"
                     placeholder="It is right, because …"
-                    maxlength="400"
+                    maxlength={400}
                     bind:value={reasons[keyOf(f)]}
                   />
-                  <button type="submit" class="push" disabled={!(reasons[keyOf(f)] ?? '').trim()}>Let it stand</button>
+                  <Button type="submit" class="push" disabled={!(reasons[keyOf(f)] ?? '').trim()}>Let it stand</Button>
                 </form>
               {/if}
             {/if}

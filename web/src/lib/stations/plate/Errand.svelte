@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'flowbite-svelte';
   import { errandAsks, errands, type Errand } from '@pilgrim/core/vocabulary';
   import { useDesk } from '$lib/desk/desk.svelte';
   import { useGoto } from '$lib/desk/goto';
@@ -38,7 +39,7 @@
         <ul class="flex flex-wrap gap-x-4">
           {#each asks as a (a.path)}
             <li>
-              <button type="button" class="link" onclick={() => goto(a.path)}>{fieldName(a.path)}</button>
+              <Button class="link" onclick={() => goto(a.path)}>{fieldName(a.path)}</Button>
               <span class="text-quiet">{a.given ? 'given' : 'open'}</span>
             </li>
           {/each}

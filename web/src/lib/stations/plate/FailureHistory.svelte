@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Table } from 'flowbite-svelte';
   import { useDesk } from '$lib/desk/desk.svelte';
   import { methods } from '$lib/ui/options';
   import { words } from '$lib/ui/names';
@@ -70,7 +71,7 @@
   </ul>
   {#if history.lessons.length > 0}
     <h3 class="mt-3 font-medium">What the new choice must do differently</h3>
-    <table class="dense" data-testid="lessons">
+    <Table class="dense" data-testid="lessons">
       <thead><tr><th>Requirement</th><th>Because</th><th>First candidate</th></tr></thead>
       <tbody>
         {#each history.lessons as lesson (lesson.requirement)}
@@ -85,7 +86,7 @@
           </tr>
         {/each}
       </tbody>
-    </table>
+    </Table>
   {/if}
 {:else}
   <p class="text-quiet">

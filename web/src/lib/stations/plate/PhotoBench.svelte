@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'flowbite-svelte';
   import { untrack } from 'svelte';
   import RotateCw from '@lucide/svelte/icons/rotate-cw';
   import Trash2 from '@lucide/svelte/icons/trash-2';
@@ -102,9 +103,7 @@
     </label>
     {#if list.length > 1}
       {#each list as p, i (p.id)}
-        <button type="button" class="push" aria-pressed={p.id === chosen} title={p.name} onclick={() => pick(p.id)}
-          >{i + 1}</button
-        >
+        <Button class="push" aria-pressed={p.id === chosen} title={p.name} onclick={() => pick(p.id)}>{i + 1}</Button>
       {/each}
     {/if}
     <span role="status" class="text-[13px] text-quiet">{message}</span>
@@ -137,36 +136,28 @@
       </div>
     </div>
     <div class="mt-1 flex flex-wrap items-center gap-2">
-      <button
-        type="button"
-        class="push"
-        aria-label="Zoom out"
-        disabled={zoom <= 1}
-        onclick={() => (zoom = Math.max(1, zoom / 1.5))}><ZoomOut size={16} /></button
+      <Button class="push" aria-label="Zoom out" disabled={zoom <= 1} onclick={() => (zoom = Math.max(1, zoom / 1.5))}
+        ><ZoomOut size={16} /></Button
       >
-      <button
-        type="button"
-        class="push"
-        aria-label="Zoom in"
-        disabled={zoom >= 8}
-        onclick={() => (zoom = Math.min(8, zoom * 1.5))}><ZoomIn size={16} /></button
+      <Button class="push" aria-label="Zoom in" disabled={zoom >= 8} onclick={() => (zoom = Math.min(8, zoom * 1.5))}
+        ><ZoomIn size={16} /></Button
       >
-      <button type="button" class="push" aria-label="Turn right" onclick={() => (turn = (turn + 90) % 360)}
-        ><RotateCw size={16} /></button
+      <Button class="push" aria-label="Turn right" onclick={() => (turn = (turn + 90) % 360)}
+        ><RotateCw size={16} /></Button
       >
       <label class="flex items-center gap-2 text-[13px] text-quiet"
         >Contrast <input
           type="range"
           min="0.5"
-          max="3"
+          max={3}
           step="0.1"
           class="w-20 accent-pine"
           bind:value={contrast}
         /></label
       >
       <span class="flex-1"></span>
-      <button type="button" class="push" aria-label="Remove this photograph" onclick={() => void remove()}
-        ><Trash2 size={16} /></button
+      <Button class="push" aria-label="Remove this photograph" onclick={() => void remove()}
+        ><Trash2 size={16} /></Button
       >
     </div>
   {/if}
@@ -184,9 +175,5 @@
   }
   .viewer:active {
     cursor: grabbing;
-  }
-  [aria-pressed='true'] {
-    background: var(--pine);
-    color: var(--on-pine);
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button, Textarea } from 'flowbite-svelte';
   import type { nameplate } from '@pilgrim/core';
   import { useDesk } from '$lib/desk/desk.svelte';
   import { putAt, valueAt, type Json } from '$lib/desk/paths';
@@ -79,20 +80,19 @@
   <label class="mb-0.5 block text-[13px] font-medium text-quiet" for="{base}-text"
     >Text from an e-mail or typed from the metal</label
   >
-  <textarea
+  <Textarea
     id="{base}-text"
     class="field font-condensed"
-    rows="3"
+    rows={3}
     maxlength={longest}
     spellcheck="false"
     data-path={base === 'plate' ? 'plate.text' : undefined}
     value={text}
     placeholder="HP 30 VOLTS 208-230/460 AMPS 79-72/36 RPM 1770 FR 286T …   or   15 kW 400/690 V Δ/Y 27,9/16,2 A cosφ 0,86 1470 min⁻¹ IP55"
-    oninput={(e) => (typed = e.currentTarget.value)}></textarea>
+    oninput={(e) => (typed = e.currentTarget.value)}
+  ></Textarea>
   <div class="mt-1 flex flex-wrap items-center gap-3">
-    <button type="button" class="push" disabled={text.trim() === ''} onclick={() => void read()}
-      >Read into the plate</button
-    >
+    <Button class="push" disabled={text.trim() === ''} onclick={() => void read()}>Read into the plate</Button>
     <span role="status" class="text-[13px] text-quiet">{message}</span>
   </div>
   {#if differing.length > 0}
@@ -100,7 +100,7 @@
       {#each differing as [key, stands, says] (key)}
         <li class="py-0.5">
           {label(key)}: “{stands}” stands, the text says “{says}”.
-          <button type="button" class="link" onclick={() => take(key, says)}>Take {says}</button>
+          <Button class="link" onclick={() => take(key, says)}>Take {says}</Button>
         </li>
       {/each}
     </ul>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Select, Table } from 'flowbite-svelte';
   import { useDesk } from '$lib/desk/desk.svelte';
   import Figures from '$lib/ui/Figures.svelte';
   import PlateText from './PlateText.svelte';
@@ -12,6 +13,14 @@
   let second = $state(false);
   const showPlate = $derived(stamped || second);
   const against = $derived(showPlate ? 'plate' : catalogue);
+  const offered = $derived([
+    { value: '', name: 'the standing choice' },
+    { value: 'plate', name: 'a second plate' },
+    ...(catalogue !== '' && !candidates.some((c) => c.motor.id === catalogue)
+      ? [{ value: catalogue, name: catalogue }]
+      : []),
+    ...candidates.map((c) => ({ value: c.motor.id, name: c.motor.name })),
+  ]);
 
   function choose(value: string): void {
     second = value === 'plate';
@@ -39,20 +48,14 @@
 
 <div class="mb-3 max-w-[420px]">
   <label for="against" class="mb-0.5 block text-[13px] font-medium text-quiet">Old motor against</label>
-  <select
+  <Select
     id="against"
-    class="field py-[5px]"
+    classes={{ select: 'field py-[5px]!' }}
+    placeholder=""
     data-path="replacement"
-    value={against}
-    onchange={(e) => choose(e.currentTarget.value)}
-  >
-    <option value="">the standing choice</option>
-    <option value="plate">a second plate</option>
-    {#if catalogue !== '' && !candidates.some((c) => c.motor.id === catalogue)}<option value={catalogue}
-        >{catalogue}</option
-      >{/if}
-    {#each candidates as c (c.motor.id)}<option value={c.motor.id}>{c.motor.name}</option>{/each}
-  </select>
+    items={offered}
+    bind:value={() => against, choose}
+  />
 </div>
 {#if showPlate}
   <PlateText base="replacement.plate" />
@@ -63,7 +66,7 @@
     <span class="font-semibold">{replacement.name}</span>: {overall[replacement.likeness]}, judged by its worst line.
   </p>
   <div class="overflow-x-auto">
-    <table class="dense" aria-label="Old motor against {replacement.name}" data-testid="replacement">
+    <Table class="dense" aria-label="Old motor against {replacement.name}" data-testid="replacement">
       <thead
         ><tr
           ><th><span class="sr-only">Likeness</span></th><th>Line</th><th>Old</th><th>New</th><th>What it means</th></tr
@@ -83,7 +86,7 @@
           </tr>
         {/each}
       </tbody>
-    </table>
+    </Table>
   </div>
   <h3 class="mt-3 font-medium">What its speed makes of the load</h3>
   <Figures

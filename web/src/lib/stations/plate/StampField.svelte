@@ -4,6 +4,7 @@
   import { useDesk } from '$lib/desk/desk.svelte';
   import { textOf } from '$lib/ui/reading.svelte';
   import type { Json } from '$lib/desk/paths';
+  import { nameField } from '$lib/ui/names';
   import { OwnText } from '$lib/ui/own.svelte';
   import type { Stamp } from './stamps';
 
@@ -18,6 +19,7 @@
   let { stamp, base, ringed, from }: Props = $props();
   const desk = useDesk();
   const path = $derived(`${base}.${stamp.key}`);
+  $effect.pre(() => nameField(path, `Plate ${(stamp.long ?? stamp.label).toLowerCase()}`));
   const id = $derived(`p-${path.replace(/\W/g, '-')}`);
   const value = $derived(desk().value(path));
 

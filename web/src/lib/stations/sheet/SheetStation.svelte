@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button, Table } from 'flowbite-svelte';
   import Mark from '$lib/ui/Mark.svelte';
   import StartCompare from '$lib/ui/StartCompare.svelte';
   import VerdictList from '$lib/ui/VerdictList.svelte';
@@ -37,7 +38,7 @@
 </script>
 
 <div class="screen-only mb-3 flex items-center gap-3">
-  <button type="button" class="push" data-main onclick={() => print()}>Print</button>
+  <Button class="push" data-main onclick={() => print()}>Print</Button>
   <span class="text-quiet"
     >{desk().state === 'saved' ? 'Saved revision.' : 'Not saved yet: this sheet shows the draft.'}</span
   >
@@ -88,11 +89,11 @@
       {#if list.length > 0}
         <div class="mb-2">
           <h3 class="font-medium">{section.charAt(0).toUpperCase() + section.slice(1)}</h3>
-          <table class="dense">
+          <Table class="dense">
             <tbody
               >{#each list as [k, v] (k)}<tr><td>{k}</td><td class="n">{v}</td></tr>{/each}</tbody
             >
-          </table>
+          </Table>
         </div>
       {/if}
     {/each}
@@ -100,7 +101,7 @@
 
   {#if facts.length > 0}
     <h2>The old motor</h2>
-    <table class="dense mb-4">
+    <Table class="dense mb-4">
       <tbody>
         {#each facts as f (f.id)}
           <tr
@@ -110,18 +111,18 @@
           >
         {/each}
       </tbody>
-    </table>
+    </Table>
   {/if}
   {#if result?.replacement}
     <h2>Old motor against {result.replacement.name}</h2>
-    <table class="dense mb-4">
+    <Table class="dense mb-4">
       <thead><tr><th>Line</th><th>Old</th><th>New</th><th>Verdict</th></tr></thead>
       <tbody>
         {#each result.replacement.lines as l (l.item)}
           <tr><td>{l.item}</td><td>{l.old}</td><td>{l.new}</td><td>{l.likeness}. {l.text}</td></tr>
         {/each}
       </tbody>
-    </table>
+    </Table>
   {/if}
   {#if result?.history}
     <h2>Why the old one failed</h2>
@@ -153,7 +154,7 @@
   {#each groups as [station, list] (station)}
     <h3 class="mt-2 font-medium">{stationNames[station]}</h3>
     <div class="overflow-x-auto">
-      <table class="dense mb-2">
+      <Table class="dense mb-2">
         <thead><tr><th>Figure</th><th class="n">Value</th><th>Formula</th><th>Source</th></tr></thead>
         <tbody>
           {#each list as [id, f] (id)}
@@ -166,12 +167,12 @@
             </tr>
           {/each}
         </tbody>
-      </table>
+      </Table>
     </div>
   {/each}
 
   <h2 class="mt-4">House rules</h2>
-  <table class="dense mb-4">
+  <Table class="dense mb-4">
     <tbody>
       {#each result?.rules ?? [] as r (r.id)}
         <tr
@@ -181,7 +182,7 @@
         >
       {/each}
     </tbody>
-  </table>
+  </Table>
 
   <h2>Cautions</h2>
   <ul class="list-disc pl-5">

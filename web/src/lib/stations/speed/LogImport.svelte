@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button, Input, Select, Table } from 'flowbite-svelte';
   import type { FlowControl } from '@pilgrim/core/vocabulary';
   import type { LogFile, LogQuestion } from '$lib/files/log';
   import { useDesk } from '$lib/desk/desk.svelte';
@@ -9,6 +10,11 @@
   const desk = useDesk();
   let name = $state('');
   let bytes: Uint8Array | undefined;
+  const kinds: { value: LogQuestion['kind']; name: string }[] = [
+    { value: 'flow', name: 'flow' },
+    { value: 'current', name: 'current' },
+    { value: 'power', name: 'input power' },
+  ];
   let kind = $state<LogQuestion['kind']>('flow');
   let full = $state('');
   let time = $state<number | undefined>(undefined);
@@ -88,15 +94,16 @@
   </label>
   <label class="text-[13px]"
     >It logged
-    <select class="field" bind:value={kind} onchange={() => void read()}>
-      <option value="flow">flow</option><option value="current">current</option><option value="power"
-        >input power</option
-      >
-    </select></label
+    <Select
+      classes={{ select: 'field' }}
+      placeholder=""
+      items={kinds}
+      bind:value={() => kind, (to) => ((kind = to), void read())}
+    /></label
   >
   <label class="text-[13px]"
     >Value at the demand’s flow
-    <input
+    <Input
       class="field w-44"
       inputmode="decimal"
       placeholder="the highest logged"
@@ -112,23 +119,21 @@
       <div class="mb-1 flex flex-wrap gap-3 text-[13px]">
         <label
           >Time stands in
-          <select
-            class="field"
-            value={file.time}
-            onchange={(e) => ((time = e.currentTarget.selectedIndex), void read())}
-          >
-            {#each file.headings as h, i (i)}<option value={i}>{h}</option>{/each}
-          </select></label
+          <Select
+            classes={{ select: 'field' }}
+            placeholder=""
+            items={file.headings.map((name, value) => ({ name, value }))}
+            bind:value={() => file?.time, (to) => ((time = to), void read())}
+          /></label
         >
         <label
           >The value in
-          <select
-            class="field"
-            value={file.value}
-            onchange={(e) => ((value = e.currentTarget.selectedIndex), void read())}
-          >
-            {#each file.headings as h, i (i)}<option value={i}>{h}</option>{/each}
-          </select></label
+          <Select
+            classes={{ select: 'field' }}
+            placeholder=""
+            items={file.headings.map((name, value) => ({ name, value }))}
+            bind:value={() => file?.value, (to) => ((value = to), void read())}
+          /></label
         >
       </div>
     {/if}
@@ -142,14 +147,14 @@
           : `${p.gaps.length} gap${p.gaps.length > 1 ? 's' : ''} of ${days(p.gaps.reduce((s, g) => s + g.to - g.from, 0))} in all count for nothing.`}
         {p.above > 0 ? `${p.above} readings are more than a fifth above the demand’s flow.` : ''}
       </p>
-      <table class="dense my-1 max-w-[320px]">
+      <Table class="dense my-1 max-w-[320px]">
         <thead><tr><th class="n">Flow</th><th class="n">Hours a year</th></tr></thead>
         <tbody
           >{#each p.rows as r (r.flow)}<tr><td class="n">{percent(r.flow)}</td><td class="n">{r.hours}</td></tr
             >{/each}</tbody
         >
-      </table>
-      <button type="button" class="push" data-main onclick={take}>Take these hours</button>
+      </Table>
+      <Button class="push" data-main onclick={take}>Take these hours</Button>
     {:else}
       <p class="flex items-center gap-2"><Mark state="fail" />{name}: {file.message}</p>
     {/if}

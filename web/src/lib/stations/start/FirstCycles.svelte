@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'flowbite-svelte';
   import type { FirstCyclesView } from '@pilgrim/core';
   import { writeNumber, writeQuantity } from '@pilgrim/core/quantity';
   import { useDesk } from '$lib/desk/desk.svelte';
@@ -41,10 +42,8 @@
 </script>
 
 <div class="flex flex-wrap items-center gap-2">
-  <button type="button" class="push" disabled={asking} onclick={() => void ask('direct')}>Switching on directly</button>
-  <button type="button" class="push" disabled={asking || !tried} onclick={() => void ask('star-delta')}
-    >From star to delta</button
-  >
+  <Button class="push" disabled={asking} onclick={() => void ask('direct')}>Switching on directly</Button>
+  <Button class="push" disabled={asking || !tried} onclick={() => void ask('star-delta')}>From star to delta</Button>
   <span role="status" class="text-quiet">{asking ? 'Simulating …' : stale ? 'The case was changed since.' : ''}</span>
 </div>
 {#if view}

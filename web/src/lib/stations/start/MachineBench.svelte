@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Input, Table } from 'flowbite-svelte';
   import type { OperatingView } from '@pilgrim/core';
   import { readQuantity, writeNumber, writeQuantity } from '@pilgrim/core/quantity';
   import { useDesk } from '$lib/desk/desk.svelte';
@@ -43,7 +44,7 @@
         {machine.origin === 'fitted' ? 'How well its circuit meets the motor’s data' : 'Its circuit was given'}
       </h3>
       {#if machine.met.length > 0}
-        <table class="dense" data-testid="met">
+        <Table class="dense" data-testid="met">
           <thead><tr><th>Value</th><th class="n">Wanted</th><th class="n">Circuit</th><th class="n">Off</th></tr></thead
           >
           <tbody>
@@ -58,7 +59,7 @@
               </tr>
             {/each}
           </tbody>
-        </table>
+        </Table>
       {/if}
       {#if machine.reason}<p class="text-[13px]">{machine.reason}</p>{/if}
     </div>
@@ -66,7 +67,7 @@
       <h3 class="font-medium">
         At part load, {writeQuantity(machine.voltage, 'V')}, {writeQuantity(machine.frequency, 'Hz')}
       </h3>
-      <table class="dense">
+      <Table class="dense">
         <thead
           ><tr
             ><th class="n">Load</th><th class="n">r/min</th><th class="n">A</th><th class="n">cos φ</th><th class="n"
@@ -83,27 +84,27 @@
             </tr>
           {/each}
         </tbody>
-      </table>
+      </Table>
     </div>
     <div>
       <h3 class="font-medium">Circuit, a phase of the star equivalent</h3>
-      <table class="dense">
+      <Table class="dense">
         <tbody>
           {#each machine.parameters as p (p.symbol)}
             <tr><td>{p.symbol}</td><td>{p.label}</td><td class="n">{p.text}</td></tr>
           {/each}
         </tbody>
-      </table>
+      </Table>
     </div>
     <div>
       <h3 class="font-medium">Losses at rating</h3>
-      <table class="dense">
+      <Table class="dense">
         <tbody>
           {#each machine.losses as l (l.label)}
             <tr><td>{l.label}</td><td class="n">{writeQuantity(l.value, 'W', 'si')}</td></tr>
           {/each}
         </tbody>
-      </table>
+      </Table>
       {#each machine.assumed as a (a)}<p class="mt-1 text-[13px] text-quiet">Assumed: {a}.</p>{/each}
     </div>
   </div>
@@ -111,16 +112,16 @@
     <h3 class="font-medium">Any working point</h3>
     <div class="flex flex-wrap items-end gap-3">
       <label class="text-[13px] text-quiet"
-        >Voltage<input class="field w-28" bind:value={volts} placeholder={writeQuantity(machine.voltage, 'V')} /></label
+        >Voltage<Input class="field w-28" bind:value={volts} placeholder={writeQuantity(machine.voltage, 'V')} /></label
       >
       <label class="text-[13px] text-quiet"
-        >Frequency<input
+        >Frequency<Input
           class="field w-28"
           bind:value={hertz}
           placeholder={writeQuantity(machine.frequency, 'Hz')}
         /></label
       >
-      <label class="text-[13px] text-quiet">Torque, % of rated<input class="field w-28" bind:value={load} /></label>
+      <label class="text-[13px] text-quiet">Torque, % of rated<Input class="field w-28" bind:value={load} /></label>
     </div>
     <p class="mt-1 min-h-[44px] text-[14px]" role="status">
       {#if !asked}<span class="text-stop"

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button, Table } from 'flowbite-svelte';
   import { onMount } from 'svelte';
   import { theme } from '$lib/ui/theme.svelte';
   import { chartWhenSeen, type EChart } from '$lib/ui/chartWhenSeen';
@@ -266,8 +267,8 @@
 <figure class="box p-3">
   <figcaption class="mb-1 flex items-baseline justify-between gap-2">
     <span class="font-medium">{title}</span>
-    <button type="button" class="link screen-only text-[13px]" aria-expanded={tabled} onclick={() => (tabled = !tabled)}
-      >{tabled ? 'hide the data' : 'data as a table'}</button
+    <Button class="link screen-only text-[13px]" aria-expanded={tabled} onclick={() => (tabled = !tabled)}
+      >{tabled ? 'hide the data' : 'data as a table'}</Button
     >
   </figcaption>
   <div class="relative">
@@ -323,7 +324,7 @@
   {/if}
   {#if tabled}
     <div class="max-h-80 overflow-auto">
-      <table class="dense mt-2">
+      <Table class="dense mt-2">
         <caption class="sr-only">{title}</caption>
         <thead><tr><th>Quantity</th><th>Series</th><th class="n">{x}</th><th class="n">Value</th></tr></thead>
         <tbody>
@@ -339,7 +340,7 @@
             {/each}
           {/each}
         </tbody>
-      </table>
+      </Table>
     </div>
   {/if}
 </figure>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button, Table } from 'flowbite-svelte';
   import type { FoundSetting, Method, StartSetting } from '@pilgrim/core';
   import { words } from '$lib/ui/names';
   import { useDesk } from '$lib/desk/desk.svelte';
@@ -193,12 +194,12 @@
 </div>
 {#if method !== 'direct' && method !== 'autotransformer' && method !== 'primary-reactor'}
   <div class="mt-1">
-    <button type="button" class="push" disabled={asking || !desk().result?.start} onclick={() => void find()}
-      >{asking ? 'Simulating …' : `Find the settings for ${words(method)}`}</button
+    <Button class="push" disabled={asking || !desk().result?.start} onclick={() => void find()}
+      >{asking ? 'Simulating …' : `Find the settings for ${words(method)}`}</Button
     >
     <span role="status" class="ml-2 text-quiet">{found && stale ? 'The case was changed since.' : ''}</span>
     {#if found}
-      <table class="dense mt-2" class:opacity-60={stale} data-testid="found-settings">
+      <Table class="dense mt-2 {stale ? 'opacity-60' : ''}" data-testid="found-settings">
         <tbody>
           {#each mine as f (f.path)}
             <tr>
@@ -206,13 +207,12 @@
               <td class="whitespace-nowrap">{f.text}</td>
               <td>{f.why}</td>
               <td class="n"
-                >{#if f.value !== null}<button type="button" class="link" onclick={() => use(f)}>use it</button
-                  >{/if}</td
+                >{#if f.value !== null}<Button class="link" onclick={() => use(f)}>use it</Button>{/if}</td
               >
             </tr>
           {/each}
         </tbody>
-      </table>
+      </Table>
     {/if}
   </div>
 {/if}

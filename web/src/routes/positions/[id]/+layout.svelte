@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Alert, Button } from 'flowbite-svelte';
   import { removePosition } from '$lib/api';
   import { onMount, tick, untrack } from 'svelte';
   import { goto as navigate } from '$app/navigation';
@@ -89,14 +90,13 @@
 
 <div class="mx-auto max-w-[1440px] px-4 py-3 print:max-w-none print:p-0">
   <section aria-label="Position" class="screen-only mb-3 flex flex-wrap items-center gap-3">
-    <button
-      type="button"
+    <Button
       class="push"
       data-main
       disabled={desk.state === 'saved' || desk.state === 'saving'}
-      onclick={() => void desk.save()}>Save a revision</button
+      onclick={() => void desk.save()}>Save a revision</Button
     >
-    <button type="button" class="push" onclick={() => desk.undo()}>Undo</button>
+    <Button class="push" onclick={() => desk.undo()}>Undo</Button>
     <span role="status" class="text-quiet" data-testid="save-state">
       {states[desk.state]}{desk.state === 'saved' && data.head && desk.parent === data.head.id
         ? ` ${formatDistanceToNow(new Date(data.head.createdAt))} ago by ${data.head.author}`
@@ -111,11 +111,11 @@
     >
     {#if asking}
       <span
-        >Into the trash? <button type="button" class="link text-stop" onclick={() => void remove()}>Yes, delete</button>
-        <button type="button" class="link" onclick={() => (asking = false)}>no</button></span
+        >Into the trash? <Button class="link text-stop" onclick={() => void remove()}>Yes, delete</Button>
+        <Button class="link" onclick={() => (asking = false)}>no</Button></span
       >
     {:else}
-      <button type="button" class="link" onclick={() => (asking = true)}>Delete</button>
+      <Button class="link" onclick={() => (asking = true)}>Delete</Button>
     {/if}
   </section>
   {#if desk.conflict}<Conflict {desk} name={data.position.name} />{/if}
@@ -123,9 +123,9 @@
     <StationWay positionId={data.position.id} tag={data.position.tag} name={data.position.name} {station} />
     <main id="desk" class="min-w-0">
       {#if waits.length > 0}
-        <p class="box mb-3 border-caution p-2 text-caution" role="status" data-testid="waits">
+        <Alert class="box mb-3 border-caution p-2 text-[1rem] text-caution" role="status" data-testid="waits">
           Waits for {waits.map(fieldName).join(', ')}: what follows from it stands grey, as it was before.
-        </p>
+        </Alert>
       {/if}
       {@render children()}
     </main>
