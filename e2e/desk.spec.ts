@@ -144,7 +144,7 @@ test('going from one position to another opens the other, with its own draft', a
 });
 
 test('an estimate, an assumption and a table’s source are shown in the working', async ({ page }) => {
-  await openStation(page, demoId('05'), 'drive');
+  await openStation(page, demoId('07'), 'drive');
   await page.locator('main [data-figure="drive.cableLimit"]').click();
   await expect(page.getByTestId('working')).toContainText('Assumed: rules.leadLength');
   await openStation(page, demoId('08'), 'guard');

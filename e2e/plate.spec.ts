@@ -33,7 +33,7 @@ test('text is pasted, read into fields with its words, corrected, and what was n
   // 97 A at 208 V is found, named and put right by one press.
   const doubts = page.getByTestId('doubts');
   await expect(doubts).toContainText('79 read as 97 (digits swapped)');
-  await doubts.getByRole('button', { name: 'plate current: 79-72/36 A' }).click();
+  await doubts.getByRole('button', { name: 'Plate full-load current: 79-72/36 A' }).click();
   await expect(stamped(page, 'current')).toHaveValue('79-72/36 A');
   await expect(doubts).toBeHidden();
   // One undo takes the whole reading back, after the correction.
@@ -182,7 +182,7 @@ test('a burnt plate is measured instead', async ({ page, request }) => {
   await expect(page.locator('[data-fact="measured.rating"]')).toContainText('15.0 kW');
   await page
     .getByTestId('doubts')
-    .getByRole('button', { name: /plate frame: 160L/ })
+    .getByRole('button', { name: /plate frame: 160L/i })
     .click();
   await expect(stamped(page, 'frame')).toHaveValue('160L');
 });

@@ -1,13 +1,10 @@
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname } from 'node:path';
-import { parse } from 'mathjs';
-import temml from 'temml';
 import { cite, lawsIn, physics, practice, rangeText, unitLabel, type Law, type UnitId } from '@pilgrim/core';
+import { mathml } from './typeset';
 
 /** Writes docs/laws.md and the typeset formulas that the interface shows, both from the laws themselves. */
 const [, , documentPath, formulasPath] = process.argv;
-
-const greek = new Set(['eta', 'rho', 'theta', 'pi']);
 
 const groups: readonly (readonly [string, readonly Law[]])[] = [
   ['Physics', lawsIn(physics)],
@@ -64,20 +61,4 @@ function document(): string {
 
 function label(unit: UnitId): string {
   return unit === '1' ? 'a pure number' : unitLabel(unit) || unit;
-}
-
-function mathml(law: Law): string {
-  const tex = `${texName(law.symbol)} = ${parse(law.formula).toTex({ handler: names })}`;
-  return temml.renderToString(tex, { displayMode: true });
-}
-
-/** Symbols such as T_LR or eta_min set with a real subscript and Greek letters. */
-function names(node: { readonly type: string; readonly name?: string }): string | undefined {
-  return node.type === 'SymbolNode' && node.name !== undefined ? texName(node.name) : undefined;
-}
-
-function texName(name: string): string {
-  const [head = '', sub] = name.split('_');
-  const letter = greek.has(head) ? `\\${head}` : head.length > 1 ? `\\mathrm{${head}}` : head;
-  return sub === undefined ? letter : `${letter}_{\\mathrm{${sub}}}`;
 }

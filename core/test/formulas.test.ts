@@ -1,6 +1,7 @@
 import { evaluate, unit } from 'mathjs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { mathml } from '../../tools/typeset';
 import { dimensions, lawsIn, physics, practice, q, readQuantity } from '@pilgrim/core';
 
 const laws = [...lawsIn(physics), ...lawsIn(practice)];
@@ -22,6 +23,18 @@ describe('every algebraic law’s formula says what its code does (mathjs 15 eva
       }),
       { numRuns: 50 },
     );
+  });
+});
+
+describe('every algebraic law’s formula is typeset', () => {
+  it.each(algebraic.map((l) => [l.name, l] as const))('%s', (_, law) => {
+    const math = mathml(law);
+    expect(math).toMatch(/^<math/);
+    // The typesetter prints a command it does not know in red, as it stands.
+    expect(math).not.toMatch(/#b22222|\\\\|merror/);
+    // Every symbol of the formula is there as a symbol.
+    for (const name of [law.symbol, ...Object.keys(law.takes)].filter((n) => /^[A-Za-z]$/.test(n)))
+      expect(math, name).toContain(`<mi>${name}</mi>`);
   });
 });
 
