@@ -110,9 +110,12 @@ test('a stall is told, and the sheet has the comparison with the settings', asyn
   const { id } = await ownPosition(request, 'S-6', '09-ut-510.json');
   await openStation(page, id, 'load');
   await page.getByLabel('Machine', { exact: true }).selectOption('crusher');
+  const breakaway = page.locator('main [data-path="load.breakaway"]');
+  await breakaway.fill('3');
   await page.keyboard.press('Alt+6');
   await expect(page.getByTestId('start-compare')).toContainText('Stalls');
   await page.keyboard.press('Alt+2');
+  await breakaway.fill('');
   await page.getByLabel('Machine', { exact: true }).selectOption('centrifugal pump');
   await page.keyboard.press('Alt+0');
   const sheet = page.getByTestId('sheet');

@@ -4,7 +4,7 @@ import type { Law } from '@pilgrim/core';
 
 const greek = new Set(['eta', 'rho', 'theta', 'pi']);
 
-/** A law as MathML, from its symbol and the text of its formula. Throws where the typesetter does not know a command. */
+/** A law as MathML, from its symbol and the text of its formula. Throws at a command the typesetter does not know. */
 export function mathml(law: Pick<Law, 'symbol' | 'formula'>): string {
   const tex = `${texName(law.symbol)} = ${parse(law.formula).toTex({ handler: names })}`;
   return temml.renderToString(tex, { displayMode: true, throwOnError: true });
