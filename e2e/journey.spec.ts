@@ -140,3 +140,41 @@ test('a new position starts from nothing but a name', async ({ page }) => {
   await page.getByLabel('At a radius of').fill('0.2 m');
   await expect(page.getByTestId('standing-choice')).toContainText('IP55');
 });
+
+test('a new position says what brings it, and begins with the supply of the last one saved', async ({
+  page,
+  request,
+}) => {
+  const { id } = await ownPosition(request, 'E-8', '01-in-110.json');
+  await openStation(page, id, 'load');
+  await page.getByLabel('Pull', { exact: true }).fill('150');
+  await page.getByRole('button', { name: 'Save a revision' }).click();
+  await expect(page.getByTestId('save-state')).toContainText('Saved');
+  await page.goto('/');
+  await awake(page);
+  await page.getByRole('button', { name: 'New position' }).click();
+  await expect(page.getByLabel('Practice and supply as at the last one saved here: 480 V, 60 Hz')).toBeChecked();
+  await page.getByLabel('Tag').fill('E-9');
+  await page.getByLabel('Name').fill('Dust fan');
+  await page.getByLabel('Area').fill('Kilning');
+  await page.getByLabel('What brings you here').selectOption('a motor failed');
+  await page.getByRole('button', { name: 'Start it' }).click();
+  await expect(page.getByRole('heading', { name: 'Dust fan' })).toBeVisible();
+  await expect(page.getByTestId('asked')).toContainText('Asked first');
+  await page.getByRole('link', { name: /^Start/ }).click();
+  await expect(page.getByLabel('Supply voltage')).toHaveValue('480 V');
+});
+
+test('a position is copied, but never that its place is not hazardous', async ({ page, request }) => {
+  const { id } = await ownPosition(request, 'E-10', '01-in-110.json');
+  await openStation(page, id, 'place');
+  await page.getByLabel('Explosive gas, vapour, dust').selectOption('no');
+  await page.getByRole('button', { name: 'Copy', exact: true }).click();
+  await page.getByLabel('Tag').fill('E-11');
+  await page.getByLabel('Name').fill('Barley screw 2');
+  await page.getByRole('button', { name: 'Copy it' }).click();
+  await expect(page.getByRole('heading', { name: 'Barley screw 2' })).toBeVisible();
+  await page.getByRole('link', { name: /^Place/ }).click();
+  await expect(page.getByLabel('Ambient at the motor')).toHaveValue('35 degC');
+  await expect(page.getByLabel('Explosive gas, vapour, dust')).toHaveValue('');
+});

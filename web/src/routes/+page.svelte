@@ -1,6 +1,8 @@
 <script lang="ts">
-  import { Button, Input, Table } from 'flowbite-svelte';
-  import { createPosition, importPosition } from '$lib/api';
+  import { Button, Checkbox, Input, Select, Table } from 'flowbite-svelte';
+  import { importPosition, startPosition } from '$lib/api';
+  import { author, lastCommon } from '$lib/desk/carried';
+  import { errandWords } from '$lib/ui/options';
   import { onMount } from 'svelte';
   import { goto, invalidateAll } from '$app/navigation';
   import { resolve } from '$app/paths';
@@ -16,6 +18,18 @@
   let tag = $state('');
   let name = $state('');
   let area = $state('');
+  let errand = $state('');
+  let common: Readonly<Record<string, unknown>> | undefined = $state.raw();
+  let carry = $state(true);
+  const offered = [
+    { value: '', name: 'say it later' },
+    ...errandWords.map(([value, words]) => ({ value: String(value), name: words })),
+  ];
+  const commonText = $derived.by(() => {
+    const supply = common?.supply;
+    if (typeof supply !== 'object' || supply === null) return '';
+    return ['voltage', 'frequency'].flatMap((k) => (k in supply ? String(Reflect.get(supply, k)) : [])).join(', ');
+  });
   let finder: HTMLInputElement | undefined = $state.raw();
 
   const shown = $derived(
@@ -57,7 +71,16 @@
 
   async function add(event: SubmitEvent): Promise<void> {
     event.preventDefault();
-    const answer = await createPosition({ tag, name, area, plant });
+    const begins = {
+      format: 'pilgrim.case/1',
+      practice: 'iec',
+      ...(common && carry ? common : {}),
+      name,
+      ...(errand === '' ? {} : { errand }),
+      // A starter for the motor that is there is asked of that motor.
+      ...(errand === 'control' ? { motor: { existing: true } } : {}),
+    };
+    const answer = await startPosition({ tag, name, area, plant }, begins, author());
     if (answer.ok) {
       await goto(resolve('/positions/[id]/[station]', { id: answer.value.id, station: 'plate' }));
       return;
@@ -87,7 +110,7 @@
       <Input
         bind:elementRef={finder}
         bind:value={query}
-        class="field w-64"
+        class="field w-64!"
         type="search"
         placeholder="tag, name, machine, motor"
       />
@@ -103,18 +126,34 @@
         onchange={(e) => void take(e.currentTarget.files)}
       />
     </label>
-    <Button class="push" data-main aria-expanded={adding} onclick={() => (adding = !adding)}>New position</Button>
+    <Button class="push" data-main aria-expanded={adding} onclick={() => ((common = lastCommon()), (adding = !adding))}
+      >New position</Button
+    >
   </div>
+  <p class="max-w-[860px] text-quiet">
+    From a plate, a pull or a pump’s duty to motor, starter or drive, protection and cost; every figure opens to its
+    working. Start with a plate.{' '}{#if plant === 'Kestrow Maltings'}
+      Kestrow Maltings is invented, to try things on.{/if}
+  </p>
   <p class="min-h-5 text-quiet" role="status">{message}</p>
   {#if adding}
-    <form class="box mb-4 grid grid-cols-1 items-end gap-3 p-3 sm:grid-cols-4" onsubmit={(e) => void add(e)}>
+    <form class="box mb-4 grid grid-cols-1 items-end gap-3 p-3 sm:grid-cols-5" onsubmit={(e) => void add(e)}>
       <label>Tag <Input class="field" bind:value={tag} required maxlength={60} /></label>
       <label>Name <Input class="field" bind:value={name} required maxlength={200} /></label>
       <label>Area <Input class="field" bind:value={area} required maxlength={200} list="areas" /></label>
+      <label
+        >What brings you here
+        <Select classes={{ select: 'field py-[5px]!' }} placeholder="" items={offered} bind:value={errand} />
+      </label>
       <datalist id="areas"
         >{#each areas as [a] (a)}<option value={a}></option>{/each}</datalist
       >
       <Button type="submit" class="push" data-main>Start it</Button>
+      {#if commonText !== ''}
+        <div class="sm:col-span-5">
+          <Checkbox bind:checked={carry}>Practice and supply as at the last one saved here: {commonText}</Checkbox>
+        </div>
+      {/if}
     </form>
   {/if}
 

@@ -73,7 +73,17 @@ async function call<T>(path: string, { method, type, body, match }: Sent = {}): 
 const json = (body: unknown): Pick<Sent, 'type' | 'body'> => ({ type: 'application/json', body: JSON.stringify(body) });
 
 export const createPosition = (position: { tag: string; name: string; area: string; plant: string }) =>
-  call<{ readonly id: string }>('positions', { method: 'POST', ...json(position) });
+  call<{ readonly id: string; readonly studyId: string }>('positions', { method: 'POST', ...json(position) });
+/** A new position that begins with a case: made and saved once; where the case is refused the position stays, empty. */
+export async function startPosition(
+  position: Parameters<typeof createPosition>[0],
+  first: object,
+  author: string,
+): Promise<Answer<{ readonly id: string }>> {
+  const made = await createPosition(position);
+  if (made.ok) await saveRevision(made.value.studyId, null, { case: first, author });
+  return made;
+}
 export const importPosition = (file: string) =>
   call<unknown>('positions/import', { method: 'POST', type: 'application/json', body: file });
 export const removePosition = (id: string, version: number) =>

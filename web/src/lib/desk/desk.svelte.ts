@@ -4,6 +4,7 @@ import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'imm
 import { getContext, setContext } from 'svelte';
 import { listShelf, saveRevision, type Head, type Problem } from '$lib/api';
 import { bringShelf, LatestSolver } from '$lib/solver';
+import { author, keepCommon } from './carried';
 import { dropDraft, readStoredDraft, storeDraft } from './drafts';
 import { putAt, valueAt, type Json } from './paths';
 
@@ -172,8 +173,7 @@ export class Desk {
     if (this.state === 'saving') return;
     this.state = 'saving';
     const sent = this.case;
-    const author = localStorage.getItem('pilgrim.author') ?? 'unnamed';
-    const answer = await saveRevision(this.studyId, this.parent, { case: sent, author });
+    const answer = await saveRevision(this.studyId, this.parent, { case: sent, author: author() });
     if (!answer.ok) {
       this.#refused(answer.status, answer.problem);
       return;
@@ -183,6 +183,7 @@ export class Desk {
     this.conflict = null;
     if (this.case === sent) {
       this.state = 'saved';
+      keepCommon(sent);
       this.result = revision.result;
       this.message = 'Saved.';
       await dropDraft(this.studyId).catch(() => {});

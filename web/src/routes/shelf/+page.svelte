@@ -68,7 +68,7 @@
     {/if}
     <label class="flex items-center gap-2"
       ><span class="text-quiet">Find</span>
-      <Input class="field w-64" type="search" placeholder="name, power, frame, place" bind:value={query} /></label
+      <Input class="field w-64!" type="search" placeholder="name, power, frame, place" bind:value={query} /></label
     >
     <span class="flex-1"></span>
     <Button class="push" disabled={rows.length === 0} onclick={() => void save()}>Save as CSV</Button>
@@ -116,7 +116,7 @@
                 ><td>{m.enclosure}</td>
                 <td class="n"
                   ><Input
-                    class="field w-20 text-right"
+                    class="field w-20! text-right"
                     type="number"
                     min={0}
                     aria-label="How many of {m.name}"
@@ -134,7 +134,7 @@
                 >
                 <td class="n"
                   ><Input
-                    class="field w-20 text-right"
+                    class="field w-20! text-right"
                     type="number"
                     min={0}
                     aria-label="Days until {m.name} is here, where it is quoted"

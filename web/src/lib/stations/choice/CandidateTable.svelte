@@ -93,7 +93,7 @@
 <div class="mb-2 flex flex-wrap items-end gap-x-4 gap-y-2">
   <label class="text-[13px]"
     >Find among them
-    <Input class="field w-52" type="search" placeholder="25 hp, washdown, 284T" bind:value={text} /></label
+    <Input class="field w-52!" type="search" placeholder="25 hp, washdown, 284T" bind:value={text} /></label
   >
   <fieldset class="flex gap-3">
     <legend class="sr-only">Show</legend>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { houseRule } from '$lib/ui/options';
   import ChoiceField from '$lib/ui/ChoiceField.svelte';
+  import Facts from '$lib/ui/Facts.svelte';
   import Figures from '$lib/ui/Figures.svelte';
   import Group from '$lib/ui/Group.svelte';
   import { useDesk } from '$lib/desk/desk.svelte';
@@ -26,6 +27,7 @@
     ]}
     empty="A motor and a load give the drive."
   />
+  <Facts of={['drive.']} />
 </Group>
 <Group title="Slow running, pulses and cable">
   <Figures ids={['drive.minSpeed', 'drive.maxSpeed', 'drive.peakVoltage', 'drive.cableLimit']} />

@@ -104,7 +104,7 @@
   <label class="text-[13px]"
     >Value at the demand’s flow
     <Input
-      class="field w-44"
+      class="field w-44!"
       inputmode="decimal"
       placeholder="the highest logged"
       bind:value={full}

@@ -112,16 +112,20 @@
     <h3 class="font-medium">Any working point</h3>
     <div class="flex flex-wrap items-end gap-3">
       <label class="text-[13px] text-quiet"
-        >Voltage<Input class="field w-28" bind:value={volts} placeholder={writeQuantity(machine.voltage, 'V')} /></label
+        >Voltage<Input
+          class="field w-28!"
+          bind:value={volts}
+          placeholder={writeQuantity(machine.voltage, 'V')}
+        /></label
       >
       <label class="text-[13px] text-quiet"
         >Frequency<Input
-          class="field w-28"
+          class="field w-28!"
           bind:value={hertz}
           placeholder={writeQuantity(machine.frequency, 'Hz')}
         /></label
       >
-      <label class="text-[13px] text-quiet">Torque, % of rated<Input class="field w-28" bind:value={load} /></label>
+      <label class="text-[13px] text-quiet">Torque, % of rated<Input class="field w-28!" bind:value={load} /></label>
     </div>
     <p class="mt-1 min-h-[44px] text-[14px]" role="status">
       {#if !asked}<span class="text-stop"

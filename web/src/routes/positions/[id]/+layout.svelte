@@ -1,6 +1,8 @@
 <script lang="ts">
-  import { Alert, Button } from 'flowbite-svelte';
-  import { removePosition } from '$lib/api';
+  import { Alert, Button, Input } from 'flowbite-svelte';
+  import { carriedCase } from '@pilgrim/core/carry';
+  import { removePosition, startPosition } from '$lib/api';
+  import { author } from '$lib/desk/carried';
   import { onMount, tick, untrack } from 'svelte';
   import { goto as navigate } from '$app/navigation';
   import { resolve } from '$app/paths';
@@ -84,6 +86,30 @@
 
   const states = { saved: 'Saved', edited: 'Edited, draft kept', saving: 'Saving …', failed: 'Not saved' } as const;
   let asking = $state(false);
+  let copying = $state(false);
+  let newTag = $state('');
+  let newName = $state('');
+
+  function startCopy(): void {
+    newTag = '';
+    newName = data.position.name;
+    copying = true;
+  }
+
+  /** A position like this one: all but what is of this motor's own past; that a place is not hazardous is asked anew. */
+  async function copy(): Promise<void> {
+    const { area, plant } = data.position;
+    const first = carriedCase(desk.case, newName);
+    const answer = await startPosition({ tag: newTag, name: newName, area, plant }, first, author());
+    if (!answer.ok) {
+      desk.message = `Not copied: ${answer.problem.errors?.map((e) => e.message).join('; ') ?? answer.problem.title ?? ''}`;
+      return;
+    }
+    copying = false;
+    await navigate(resolve('/positions/[id]/[station]', { id: answer.value.id, station: 'plate' }), {
+      invalidateAll: true,
+    });
+  }
 </script>
 
 <svelte:head><title>{data.position.tag} {data.position.name} · Pilgrim</title></svelte:head>
@@ -109,6 +135,20 @@
       download
       data-sveltekit-reload>Export</a
     >
+    {#if copying}
+      <form class="flex flex-wrap items-center gap-2" onsubmit={(e) => (e.preventDefault(), void copy())}>
+        <label class="flex items-center gap-1"
+          >Tag <Input class="field w-24!" bind:value={newTag} required maxlength={60} /></label
+        >
+        <label class="flex items-center gap-1"
+          >Name <Input class="field w-48!" bind:value={newName} required maxlength={200} /></label
+        >
+        <Button type="submit" class="push">Copy it</Button>
+        <Button class="link" onclick={() => (copying = false)}>no</Button>
+      </form>
+    {:else}
+      <Button class="link" title="Load, place, supply and rules under a new name" onclick={startCopy}>Copy</Button>
+    {/if}
     {#if asking}
       <span
         >Into the trash? <Button class="link text-stop" onclick={() => void remove()}>Yes, delete</Button>
