@@ -132,9 +132,9 @@
   </div>
   <p class="max-w-[860px] text-quiet">
     From a plate, a pull or a pump’s duty to motor, starter or drive, protection and cost; every figure opens to its
-    working. Start with a plate.{' '}{#if plant === 'Kestrow Maltings'}
-      Kestrow Maltings is invented, to try things on.{/if}
+    working. Start with a plate.
   </p>
+  {#if plant === 'Kestrow Maltings'}<p class="text-quiet">Kestrow Maltings is invented, to try things on.</p>{/if}
   <p class="min-h-5 text-quiet" role="status">{message}</p>
   {#if adding}
     <form class="box mb-4 grid grid-cols-1 items-end gap-3 p-3 sm:grid-cols-5" onsubmit={(e) => void add(e)}>
