@@ -53,7 +53,10 @@
   );
   const error = $derived(reading && !reading.ok && !also ? reading.message : desk().error(path));
   const echo = $derived(typed === '' ? '' : echoOf());
-  const example = $derived(placeholder ?? dimensions[dimension].examples[0]);
+  // An example in the unit that the label shows, where there is one.
+  const spec = $derived(dimensions[dimension]);
+  const alike = $derived(spec.examples.find((e) => findUnit(spec, unitTextOf(e)) === findUnit(spec, unit)));
+  const example = $derived(placeholder ?? alike ?? spec.examples[0]);
   const shownEmpty = $derived(taken === undefined ? exampleText(example) : `${taken} taken`);
 
   /** What was made of a bare number or a slip, and the same in the other system. */
@@ -62,7 +65,6 @@
     if (grouped) return same.join('');
     const read = readQuantity(dimension, typed);
     if (!read.ok) return '';
-    const spec = dimensions[dimension];
     const typedUnit = findUnit(spec, unitTextOf(typed));
     const readings = [
       writeQuantity(read.value.value, spec.base, 'si'),
