@@ -136,6 +136,9 @@ describe('how a motor starts by its class (common practice)', () => {
     expect(of({ efficiencyClass: 'IE3' }).lockedRotorCurrent / 28).toBeCloseTo(7.6, 1);
     expect(of({ efficiencyClass: 'IE3' }).lockedRotorTorque).toBeCloseTo(2.4, 6);
     expect(of({}).lockedRotorTorque).toBeCloseTo(iec.lockedRotorTorque(15_000, 4).value, 6);
+    // IE3 asks 92.1 % of 15 kW at four poles; without a class the standard's older one is taken, and class B.
+    expect(of({ efficiencyClass: 'IE3' })).toMatchObject({ efficiency: 92.1 / 100, insulation: 'F' });
+    expect(of({})).toMatchObject({ efficiency: 90.6 / 100, insulation: 'B' });
     expect(of({ efficiencyClass: 'IE3' }).pulseRating).toBe(1350);
     expect(of({}).pulseRating).toBe(1000);
   });
@@ -160,6 +163,18 @@ describe('efficiency of a motor whose plate does not say it, by when it was made
     const of = (year?: number) => Number((100 * iec.usualEfficiency(22_000, 4, year).value).toFixed(1));
     expect([of(1969), of(1975), of(1997), of(1998), of(2011)]).toEqual([88.1, 89, 89, 89.9, 89.9]);
     expect([of(2012), of(2018), of()]).toEqual([91.6, 93, 91.6]);
+  });
+  it('a stamped class tells it where no value is stamped', () => {
+    const old = (efficiencyClass: string) =>
+      solved(
+        fan('18 hp', {
+          plate: { ...ordinaryPlate, efficiencyClass },
+          speed: { need: 'fixed', profile: [{ hours: 6000, flow: 1 }] },
+        }),
+      );
+    expect(figure(old('PREMIUM'), 'cost.oldEfficiency')).toBeCloseTo(0.93, 9);
+    expect(old('PREMIUM').figures['cost.oldEfficiency']?.assumed[0]?.why).toContain('what class premium asks');
+    expect(figure(old('?'), 'cost.oldEfficiency')).toBeLessThan(0.92);
   });
   it('reaches the saving: an older motor wastes more', () => {
     const saved = (year?: number) =>
@@ -283,6 +298,14 @@ describe('windings on a drive', () => {
 });
 
 describe('place, start and failure', () => {
+  it('small IEC motors are enclosed; open ones begin at 11 kW', () => {
+    const open = motors.filter((m) => m.practice === 'iec' && m.enclosure === 'open').map((m) => m.power);
+    expect(Math.min(...open)).toBe(11_000);
+    expect(
+      solved(malt({ load: { ...malt().load, demand: { kind: 'power', power: '5 kW', speed: '1475 rpm' } } })).choice
+        ?.motor.name,
+    ).not.toContain('IP23');
+  });
   it('an open motor is never chosen in silence', () => {
     const r = solved(fan('18 hp', { motor: { catalogue: 'na-odp-20hp-4p' } }));
     expect(finding(r, 'choice.open')?.text).toContain('clean and dry');

@@ -122,7 +122,8 @@ const naSeries: readonly Series[] = [
 const ie3 = { efficiencyClass: 'IE3', column: 'IE3' } as const;
 const ie4 = { efficiencyClass: 'IE4', column: 'IE4' } as const;
 const iecSeries: readonly Series[] = [
-  { key: 'ip23', enclosure: 'open', enclosureText: 'IP23', ...ie3, price: 0.88 },
+  // Small IEC motors are made enclosed only.
+  { key: 'ip23', enclosure: 'open', enclosureText: 'IP23', ...ie3, price: 0.88, from: 11 },
   { key: 'ip55-ie3', enclosure: 'enclosed', enclosureText: 'IP55', ...ie3, price: 1 },
   { key: 'ip55-ie4', enclosure: 'enclosed', enclosureText: 'IP55', ...ie4, price: 1.16 },
   { key: 'ip55-h', enclosure: 'enclosed', enclosureText: 'IP55', ...ie3, price: 1.1, hard: true, upTo: 160 },

@@ -75,9 +75,11 @@ export function motorOfPlate(plate: Plate, asked: Practice, options: StockOption
     return otherwise();
   };
   const apparent = Math.sqrt(3) * top.voltage * top.current;
+  const open = enclosureOf(plate, practice) === 'open';
+  const classed = classEfficiency(plate, practice, power, poles, open);
   const efficiency = usual('efficiency', plate.efficiency, () =>
     plate.powerFactor === undefined
-      ? practice.usualEfficiency(power, poles, plate.year).value
+      ? (classed?.efficiency ?? practice.usualEfficiency(power, poles, plate.year).value)
       : Math.min(0.98, power / (apparent * plate.powerFactor)),
   );
   const powerFactor = usual('powerFactor', plate.powerFactor, () => {
@@ -133,7 +135,8 @@ export function motorOfPlate(plate: Plate, asked: Practice, options: StockOption
   const leads =
     plate.leads === 9 || plate.leads === 12 || plate.leads === 3 ? plate.leads : rootThree || plate.leads === 6 ? 6 : 3;
   const classes = practice.efficiencyClasses(power, poles, enclosure === 'open');
-  const insulation = usual('insulation', plate.insulation, () => 'B' as const);
+  // Motors of the classes of today are wound in class F; of an older one the lesser is taken.
+  const insulation = usual('insulation', plate.insulation, () => (start ? ('F' as const) : ('B' as const)));
   const powerText = plate.power?.text ?? '';
   const rating = `${powerText} ${poles}-pole ${words || 'motor'}`;
   return {
@@ -189,6 +192,18 @@ export function motorOfPlate(plate: Plate, asked: Practice, options: StockOption
       ...(options.stock ? { stock: { ...options.stock, assumed } } : {}),
     },
   };
+}
+
+/** What the class stamped on a plate asks of its rating, where the plate names one that the practice has a table of. */
+export function classEfficiency(
+  plate: Pick<Plate, 'efficiencyClass'>,
+  practice: Practice,
+  power: number,
+  poles: number,
+  open: boolean,
+): EfficiencyClass | undefined {
+  const name = practice.readEfficiencyClass(plate.efficiencyClass ?? '');
+  return practice.efficiencyClasses(power, poles, open).find((c) => c.name === name);
 }
 
 /** Crest in V taken for a winding of which nothing is known (common practice). */

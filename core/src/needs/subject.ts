@@ -3,7 +3,7 @@ import type { Motor } from '../catalogue';
 import type { Method, Source } from '../contract';
 import { prescribed, type Given, type Input, type Workings } from '../law';
 import { q, type Q, type UnitId } from '../quantity';
-import { isNear } from '../nameplate';
+import { classEfficiency, enclosureOf, isNear } from '../nameplate';
 import type { Practice } from '../practice';
 import { connectionFor } from './candidate';
 import type { PlateFacts, Walk } from './walk';
@@ -140,7 +140,11 @@ export function subjectFromPlate({ input, practice, w }: Walk, plate: PlateFacts
 
 /** Efficiency of the motor on the plate where that does not say it: usual for its rating, and its year if known. */
 export function usualEfficiency(input: Case, practice: Practice, power: number, poles: number) {
-  const year = input.plate?.year;
+  const { plate } = input;
+  const open = plate !== undefined && enclosureOf(plate, practice) === 'open';
+  const classed = plate && classEfficiency(plate, practice, power, poles, open);
+  if (classed) return { value: classed.efficiency, source: classed.source, why: `what class ${classed.name} asks` };
+  const year = plate?.year;
   const why = `usual for its rating${year === undefined ? '' : ` and its year, ${year}`}`;
   return { ...practice.usualEfficiency(power, poles, year), why };
 }
