@@ -156,3 +156,16 @@ test('an estimate, an assumption and a table’s source are shown in the working
   await page.getByRole('button', { name: 'money.energyPrice' }).click();
   await expect(page.getByLabel('Energy price, per kWh')).toBeFocused();
 });
+
+test('a working closes on Esc, and with its station', async ({ page }) => {
+  await openStation(page, demoId('07'), 'drive');
+  const figure = page.locator('main [data-figure="drive.minSpeed"]');
+  await figure.click();
+  await expect(page.getByTestId('working')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByTestId('working')).toBeHidden();
+  await figure.click();
+  await expect(page.getByTestId('working')).toBeVisible();
+  await page.keyboard.press('Alt+2');
+  await expect(page.getByTestId('working')).toBeHidden();
+});

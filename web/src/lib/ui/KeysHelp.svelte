@@ -15,6 +15,7 @@
     ['w', 'working of the figure under focus'],
     ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo (outside fields)'],
     ['Ctrl+S', 'save a revision'],
+    ['Esc', 'close a working, or these keys'],
     ['?', 'these keys'],
   ];
 </script>

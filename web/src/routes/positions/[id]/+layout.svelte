@@ -32,6 +32,12 @@
     void desk.wake().then(() => desk.bringShelf(data.position.plantId, [data.position.tag, data.position.name]));
   });
 
+  // A working belongs to the station it was opened on.
+  $effect(() => {
+    void station;
+    untrack(() => (desk.working = null));
+  });
+
   /** Moves the cursor to a field, on whichever station it stands. */
   async function goto(path: string): Promise<void> {
     const there = stationOfField(path);
@@ -71,6 +77,7 @@
           const id = document.activeElement instanceof HTMLElement ? document.activeElement.dataset.figure : undefined;
           desk.working = desk.working === null ? (id ?? null) : null;
         }),
+      Escape: () => (desk.working = null),
       '/': (e) => singleKeys.apply(e, () => document.querySelector<HTMLElement>('#desk [data-path]')?.focus()),
     });
     const keep = () => void desk.keepDraft();
