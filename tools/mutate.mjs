@@ -21,7 +21,10 @@ const areas = {
     ...['machine', 'fit', 'operating', 'runup', 'transient', 'laws', 'formulas', 'load', 'log', 'figures', 'start'],
     ...['detail', 'startView', 'outside', 'properties'],
   ],
-  judge: ['choice', 'firstChoice', 'beside', 'trade', 'judgement', 'special', 'start', 'findings'],
+  judge: [
+    ...['verdicts', 'choice', 'firstChoice', 'beside', 'trade', 'known', 'practice', 'judgement', 'special', 'start'],
+    'findings',
+  ],
   needs: ['choice', 'firstChoice', 'judgement', 'stations', 'figures', 'load', 'special', 'start'],
   stations: [
     ...[
@@ -37,7 +40,7 @@ const areas = {
       'load',
       'guard',
     ],
-    ...['start', 'outside', 'replacement', 'history', 'hazard', 'special', 'firstChoice', 'beside', 'trade'],
+    ...['start', 'outside', 'replacement', 'history', 'hazard', 'special', 'firstChoice', 'beside', 'trade', 'known'],
   ],
 };
 const [path, count = '320', seed = '1'] = process.argv.slice(2);
