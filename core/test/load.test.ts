@@ -428,7 +428,7 @@ describe('duty cycle', () => {
         { duration: 60, ratio: 0, rest: true },
       ],
       36,
-      'S4 40 %',
+      'S4 40 %: in turns with standstill, and starting heats',
     ],
     [
       [

@@ -192,3 +192,48 @@ describe('changing from star to delta', () => {
     expect(change(0.05, 30).endSpeed).toBeGreaterThan(1700);
   });
 });
+
+describe('a double cage held at standstill', () => {
+  const single = circuitOf(krause['50 hp']);
+  const double: Circuit = { ...single, cage2: { resistance: 1.1, reactance: 0.18 } };
+  const held = (c: Circuit) =>
+    firstCycles({
+      circuit: c,
+      feed: feed(c),
+      inertia: 1e9,
+      load: idle,
+      switching: { kind: 'direct' },
+      duration: 0.6,
+    });
+  const last = (t: physics.Transient, column: ArrayLike<number>): number[] =>
+    [...t.time].flatMap((time, i) => (time > 0.5 ? [column[i] ?? NaN] : []));
+  it.each([
+    ['one cage', single],
+    ['two cages', double],
+  ] as const)('%s: the transient dies away to the phasor circuit’s current and torque', (_, c) => {
+    const t = held(c);
+    const crest = Math.max(...last(t, t.current).map(Math.abs));
+    expect(crest / (Math.SQRT2 * currentAt(c, c.voltage, c.frequency, 1))).toBeCloseTo(1, 1);
+    const torque = last(t, t.torque);
+    const mean = torque.reduce((a, b) => a + b, 0) / torque.length;
+    expect(mean / torqueAt(c, c.voltage, c.frequency, 1)).toBeCloseTo(1, 1);
+  });
+  it('opened for a moment, the flux of both cages stands in the winding: nearly the star’s voltage is left', () => {
+    for (const c of [single, double]) {
+      const { residual } = firstCycles({
+        circuit: c,
+        feed: feed(c),
+        inertia: 1.7,
+        load: idle,
+        switching: { kind: 'star-delta', speed: 1700, pause: 0.002, shift: 30 },
+        duration: 0.1,
+      });
+      // The star leaves 1/√3 of the line on a phase, less the drop over the stator's leakage.
+      expect(residual).toBeGreaterThan(0.85 / Math.sqrt(3));
+      expect(residual).toBeLessThan(1.02 / Math.sqrt(3));
+    }
+  });
+  it('the second cage is seen: it draws and pulls more than the first alone', () => {
+    expect(held(double).peakTorque).toBeGreaterThan(1.1 * held(single).peakTorque);
+  });
+});
