@@ -37,5 +37,7 @@ for (const station of stations.filter((s) => s !== 'sheet'))
       await field.fill(before);
       await expect(page.locator('[data-testid^="key-"]', { hasText: 'waits for' }), path).toHaveCount(0);
     }
-    expect(tried).toBeGreaterThan(station === 'choice' || station === 'guard' || station === 'drive' ? -1 : 0);
+    // These three are chosen from lists alone: a typed field that comes to them is tried, and counted here.
+    const typed = !['choice', 'guard', 'drive'].includes(station);
+    expect(tried > 0).toBe(typed);
   });

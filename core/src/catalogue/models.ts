@@ -69,17 +69,20 @@ export function modelLockedRotorCurrent(most: number, r: Rated): number {
   return round(Math.min(most, possible), 4);
 }
 
+/** Rated slip below which a motor counts as large here (of the same fit). */
+const smallSlip = 0.03;
+
 /**
  * Breakdown torque ÷ rated torque: the standard's `least`, and no less than a double cage has that draws this current
  * with this torque at
  * standstill. The powers are a fit over such circuits (within an eighth), taken 7 % high, 6 % more for large motors of
- * the design for hard starts.
+ * the design for hard starts, whose slip is small.
  */
 export function modelBreakdownTorque(least: number, lockedRotorCurrent: number, hard: boolean, r: Rated): number {
   const ratio = lockedRotorCurrent / r.current;
   const cage =
     0.204 * ratio ** 1.754 * r.lockedRotorTorque ** -0.302 * r.slip ** 0.219 * (r.powerFactor * r.efficiency) ** -1.591;
-  return Number(Math.max(least, hard && ratio > 5.8 ? 1.06 * cage : cage).toFixed(2));
+  return Number(Math.max(least, hard && ratio > 5.8 && r.slip < smallSlip ? 1.06 * cage : cage).toFixed(2));
 }
 
 /**

@@ -1,6 +1,7 @@
 import type { Connection, Motor, MotorColumns } from '../catalogue';
 import type { Method } from '../contract';
-import { driveShare, isVariableTorque, meetingSpeed, partLoad } from '../physics';
+import { q } from '../quantity';
+import { doubledPulse, driveShare, isVariableTorque, meetingSpeed, partLoad } from '../physics';
 import type { Practice, Rules } from '../practice';
 import type { Needs } from './walk';
 
@@ -26,7 +27,7 @@ export const settledSpeed = (needs: Needs, method: Method, direct: number): numb
 export const isShortShaft = (frame: string | null): boolean => frame !== null && /^\d{3}[TU]S/.test(frame);
 
 /** Crest in V at the motor where the pulses of a drive on this line double on the cable. */
-export const doubledCrest = (line: number): number => 2 * Math.SQRT2 * line;
+export const doubledCrest = (line: number): number => doubledPulse.of({ U: q(line, 'V') });
 
 /**
  * Motor cable in m that needs no filter, Infinity for any length. 15 m stands where the drive's rise time is not known;
