@@ -236,6 +236,14 @@ describe('a field that cannot be read stops what rests on it', () => {
     expect(desk.result?.stations.choice).toEqual(before?.stations.choice);
     expect(desk.result?.figures['place.motorDerating']?.value).toBeCloseTo(0.94, 9);
   });
+  it('findings of both answers stand worst first', async () => {
+    await desk.wake();
+    bad().set('place.ambient', '46 degC');
+    const levels = desk.result?.findings.map((f) => ['stop', 'caution', 'note'].indexOf(f.level)) ?? [];
+    expect(levels.length).toBeGreaterThan(1);
+    expect(levels).toEqual(levels.toSorted((a, b) => a - b));
+    expect(desk.result?.findings[0]?.level).not.toBe('note');
+  });
   it('mended, everything is of the newest answer', async () => {
     await desk.wake();
     const before = desk.result?.figures['load.motorTorque']?.value ?? NaN;

@@ -36,3 +36,13 @@ const resting: Readonly<Record<string, readonly StationName[]>> = {
 
 /** Stations whose answer rests on a field: where it cannot be read they wait for it. */
 export const restingOn = (path: string): readonly StationName[] => resting[/^\w+/.exec(path)?.[0] ?? ''] ?? stations;
+
+const order = { stop: 0, caution: 1, note: 2 } as const;
+
+/** Findings, worst first, then in the order of the stations. */
+export const worstFirst = <F extends { readonly level: keyof typeof order; readonly station: StationName }>(
+  findings: readonly F[],
+): F[] =>
+  findings.toSorted(
+    (a, b) => order[a.level] - order[b.level] || stations.indexOf(a.station) - stations.indexOf(b.station),
+  );

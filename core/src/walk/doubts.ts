@@ -1,6 +1,4 @@
-import type { Case, Result } from '../case';
-import { stations } from '../contract';
-import type { Workings } from '../law';
+import type { Case } from '../case';
 import type { Walk } from '../needs';
 
 /**
@@ -28,13 +26,4 @@ export function stampedText(input: Case, path: string): string {
     .reduce<unknown>((at, key) => (typeof at === 'object' && at !== null ? Reflect.get(at, key) : undefined), input);
   if (typeof found === 'object' && found !== null && 'text' in found) return String(found.text);
   return typeof found === 'string' || typeof found === 'number' ? String(found) : '';
-}
-
-const order = { stop: 0, caution: 1, note: 2 } as const;
-
-/** Findings, worst first, then in the order of the stations. */
-export function sorted(w: Workings): Result['findings'] {
-  return w.findings.toSorted(
-    (a, b) => order[a.level] - order[b.level] || stations.indexOf(a.station) - stations.indexOf(b.station),
-  );
 }

@@ -8,10 +8,10 @@ import {
   type MethodVerdict,
   type Result,
 } from '../case';
-import { commonPractice, comparedMethods, endingFindings, isFindingId, type Method } from '../contract';
+import { commonPractice, comparedMethods, endingFindings, isFindingId, worstFirst, type Method } from '../contract';
 import { Workings } from '../law';
 import { softLimit, tap, torqueRatio } from '../physics';
-import { acceptDoubts, sorted } from './doubts';
+import { acceptDoubts } from './doubts';
 import { askUnusual } from './unusual';
 import { practiceById, rulesFor } from '../practice';
 import { startNeeds, subjectFromPlate, subjectOf, type Needs, type Subject, type Walk } from '../needs';
@@ -135,7 +135,7 @@ export function solveWith(input: Case, shelf: readonly Motor[] = [], told = best
     name: input.name ?? null,
     practice: practice.id,
     figures: Object.fromEntries(w.figures),
-    findings: sorted(w),
+    findings: worstFirst(w.findings),
     facts: w.facts,
     enclosures: enclosureTable(place),
     history,

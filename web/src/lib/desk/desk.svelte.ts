@@ -1,5 +1,5 @@
 import type { CaseError, Figure, Result } from '@pilgrim/core';
-import { restingOn, stations, type StationName } from '@pilgrim/core/vocabulary';
+import { restingOn, stations, worstFirst, type StationName } from '@pilgrim/core/vocabulary';
 import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer';
 import { getContext, setContext } from 'svelte';
 import { listShelf, saveRevision, type Head, type Problem } from '$lib/api';
@@ -243,7 +243,7 @@ export function settled(
   return {
     ...base,
     figures: own(before.figures, fresh.figures, (f) => f.station) as Result['figures'],
-    findings: both(before.findings, fresh.findings),
+    findings: worstFirst(both(before.findings, fresh.findings)),
     facts: both(before.facts, fresh.facts),
     stations: Object.fromEntries(
       stations.map((s) => [s, (waiting.has(s) ? before : fresh).stations[s]]),
