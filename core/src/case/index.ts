@@ -3,3 +3,5 @@ export * from './read';
 export * from './result';
 export * from './migrate';
 export * from './carry';
+export * from './changes';
+export * from './errand';

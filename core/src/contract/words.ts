@@ -1,3 +1,5 @@
+import type { StationName } from './stations';
+
 /** Words of the open formats for what stands at a position. */
 export const machines = [
   'conveyor',
@@ -48,6 +50,16 @@ export const errandAsks: Readonly<Record<Errand, readonly string[]>> = {
   wasteful: [...plateAsks, 'load.demand', 'speed.control', 'speed.profile', 'money.energyPrice', 'supply.voltage'],
   read: [...plateAsks, 'supply.voltage', 'supply.frequency'],
   control: [...plateAsks, 'supply.voltage', 'load.machine', 'speed.need', 'load.overload', 'place.cable.length'],
+};
+
+/** The stops that matter for each errand, in the order they are walked; the others can be visited all the same. */
+export const errandStops: Readonly<Record<Errand, readonly StationName[]>> = {
+  failed: ['plate', 'place', 'load', 'choice', 'start', 'guard', 'sheet'],
+  new: ['load', 'place', 'speed', 'choice', 'start', 'guard', 'drive', 'cost', 'sheet'],
+  overloaded: ['plate', 'load', 'place', 'start'],
+  wasteful: ['plate', 'load', 'speed', 'choice', 'cost', 'drive', 'sheet'],
+  read: ['plate'],
+  control: ['plate', 'load', 'speed', 'place', 'choice', 'start', 'guard', 'drive', 'sheet'],
 };
 
 export const practiceIds = ['north-america', 'iec'] as const;

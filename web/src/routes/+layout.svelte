@@ -12,7 +12,10 @@
   let { children, data } = $props();
   untrack(() => (theme.dark = data.dark));
   // What drives the interface from outside waits for this: the page answers to keys and pointer.
-  onMount(() => void (document.documentElement.dataset.awake = 'true'));
+  onMount(() => {
+    theme.dark = document.documentElement.classList.contains('dark');
+    document.documentElement.dataset.awake = 'true';
+  });
   const systems: readonly (readonly [Reading, string])[] = [
     ['typed', 'both units'],
     ['us', 'North American'],

@@ -2,6 +2,7 @@
   import { Button, Checkbox, Input, Select, Table } from 'flowbite-svelte';
   import { importPosition, startPosition } from '$lib/api';
   import { author, lastCommon } from '$lib/desk/carried';
+  import { draftedStudies } from '$lib/desk/drafts';
   import { errandWords } from '$lib/ui/options';
   import { onMount } from 'svelte';
   import { goto, invalidateAll } from '$app/navigation';
@@ -10,6 +11,7 @@
   import { singleKeys } from '$lib/ui/keys.svelte';
   import { stationIds, stationNames, words } from '$lib/ui/names';
   import Mark from '$lib/ui/Mark.svelte';
+  import Tag from '$lib/ui/Tag.svelte';
 
   let { data } = $props();
   let query = $state('');
@@ -43,6 +45,16 @@
     [...new Set(shown.map((p) => p.area))].map((a) => [a, shown.filter((p) => p.area === a)] as const),
   );
   const plant = $derived(data.positions[0]?.plant ?? 'My plant');
+
+  /** Studies with an edit kept on this machine that nobody saved. */
+  let drafted: readonly string[] = $state.raw([]);
+  onMount(
+    () =>
+      void draftedStudies().then(
+        (ids) => (drafted = ids),
+        () => {},
+      ),
+  );
 
   onMount(() => tinykeys(window, { '/': (e) => singleKeys.apply(e, () => finder?.focus()) }));
 
@@ -157,6 +169,9 @@
     </form>
   {/if}
 
+  {#if data.trashed > 0}
+    <p class="mb-2 text-right"><a class="link" href={resolve('/trash')}>Trash: {data.trashed}</a></p>
+  {/if}
   {#if data.positions.length === 0}
     <p class="box p-6">
       No positions yet. Bring a plate, a pull at a radius or a motor’s current, and start a new one.
@@ -185,7 +200,8 @@
                     class="link font-medium"
                     href={resolve('/positions/[id]/[station]', { id: p.id, station: p.choice ? 'choice' : 'plate' })}
                     >{p.name}</a
-                  ></td
+                  >
+                  {#if drafted.includes(p.studyId)}<Tag>draft on this machine</Tag>{/if}</td
                 >
                 <td>{p.machine ? words(p.machine) : '—'}</td>
                 <td>{p.choice ? words(p.choice) : '—'}</td>

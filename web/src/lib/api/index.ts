@@ -24,6 +24,12 @@ export interface Head {
   readonly createdAt: string;
 }
 
+/** A revision as the history lists it. */
+export interface RevisionListed extends Pick<Head, 'id' | 'author' | 'createdAt'> {
+  readonly note: string;
+  readonly choice: string | null;
+}
+
 /** A photograph of a plate as the server lists it. */
 export interface PhotographListed {
   readonly id: string;
@@ -88,8 +94,14 @@ export const importPosition = (file: string) =>
   call<unknown>('positions/import', { method: 'POST', type: 'application/json', body: file });
 export const removePosition = (id: string, version: number) =>
   call<unknown>(`positions/${id}`, { method: 'DELETE', match: String(version) });
-export const saveRevision = (study: string, parent: string | null, of: { case: object; author: string }) =>
-  call<Head>(`studies/${study}/revisions`, { method: 'POST', match: parent ?? 'none', ...json(of) });
+export const restorePosition = (id: string, version: number) =>
+  call<unknown>(`positions/${id}/restore`, { method: 'POST', match: String(version) });
+export const readRevision = (id: string) => call<Head>(`revisions/${id}`);
+export const saveRevision = (
+  study: string,
+  parent: string | null,
+  of: { case: object; author: string; note?: string },
+) => call<Head>(`studies/${study}/revisions`, { method: 'POST', match: parent ?? 'none', ...json(of) });
 
 export const keepPhotograph = (position: string, name: string, picture: Blob) =>
   call<PhotographListed>(`positions/${position}/photographs?name=${encodeURIComponent(name)}`, {

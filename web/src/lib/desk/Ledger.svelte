@@ -1,9 +1,13 @@
 <script lang="ts">
+  import type { Finding } from '@pilgrim/core';
   import { Button } from 'flowbite-svelte';
   import { useDesk } from './desk.svelte';
-  import { fieldName, methodOfFigure, words, type StationId } from '$lib/ui/names';
+  import { changesBetween, choiceInWords } from '@pilgrim/core/changes';
+  import { fieldName, methodOfFigure, stationNames, type StationId } from '$lib/ui/names';
   import FigureLine from '$lib/ui/FigureLine.svelte';
   import Mark from '$lib/ui/Mark.svelte';
+  import Changed from './Changed.svelte';
+  import FindingLine from './FindingLine.svelte';
   import Working from './Working.svelte';
 
   interface Props {
@@ -15,6 +19,24 @@
   const result = $derived(desk().result);
   const waits = $derived(desk().waiting.get('choice') ?? []);
   const findings = $derived(result?.findings ?? []);
+  // This station's, every stop and what is new stand open; what else was found is counted.
+  const near = $derived(findings.filter((f) => f.station === station || f.level === 'stop' || isNew(f)));
+  const far = $derived(findings.filter((f) => !near.includes(f)));
+  const counted = $derived(
+    (['caution', 'note'] as const)
+      .map((level) => [level, far.filter((f) => f.level === level)] as const)
+      .filter(([, list]) => list.length > 0)
+      .map(([level, list]) => {
+        const at = [...new Set(list.map((f) => stationNames[f.station]))];
+        return `${list.length} ${level}${list.length === 1 ? '' : 's'} (${at.join(', ')})`;
+      })
+      .join(', '),
+  );
+  const changes = $derived.by(() => {
+    const { since, result } = desk();
+    return since?.result && result ? changesBetween(since.result, result) : null;
+  });
+  const isNew = (f: Finding): boolean => changes?.come.some((c) => c.id === f.id && c.text === f.text) ?? false;
   // Of the start, the chosen method's figures; those of the others stand in the comparison.
   const own = $derived(
     Object.entries(result?.figures ?? {}).filter(
@@ -34,9 +56,7 @@
         <span class="block text-caution">The choice waits for {waits.map(fieldName).join(', ')}.</span>
       {/if}
       {#if result?.choice}
-        <span class="font-semibold {waits.length > 0 ? 'waiting' : ''}">{result.choice.motor.name}</span>, {words(
-          result.choice.method,
-        )}{result.choice.control.ratedCurrent ? `, ${result.choice.control.ratedCurrent} A` : ''}
+        <span class="font-semibold {waits.length > 0 ? 'waiting' : ''}">{choiceInWords(result.choice)}</span>
       {:else}
         <span class="text-quiet">No motor is chosen yet.</span>
       {/if}
@@ -62,22 +82,25 @@
           >{/each}
       </p>
     {/if}
-    <ul aria-label="Findings" data-testid="findings">
-      {#each findings as finding (finding.id + finding.text)}
-        <li class="mb-2 flex gap-2 {finding.station === station ? '' : 'opacity-100'}">
-          <span class="mt-0.5"><Mark state={finding.level} /></span>
-          <span>
-            {finding.text}
-            {#if finding.accepted}<span class="text-quiet">Let stand: {finding.accepted}</span>{/if}
-            {#each finding.fields.slice(0, 2) as path (path)}
-              <Button class="link ml-1 text-[13px]" data-goto={path} onclick={() => goto(path)}
-                >→ {fieldName(path)}</Button
-              >
-            {/each}
-          </span>
-        </li>
-      {/each}
-    </ul>
+    {#if changes && (changes.choice || changes.figures.length > 0 || changes.gone.length > 0)}
+      <section class="mb-3 rounded-[3px] bg-paper p-2 text-[13px]" aria-label="What changed" data-testid="changed">
+        <h3 class="mb-1 font-medium">With {desk().since?.called}</h3>
+        <Changed changes={{ ...changes, come: [] }} {station} />
+      </section>
+    {/if}
+    <div data-testid="findings">
+      <ul aria-label="Findings">
+        {#each near as finding (finding.id + finding.text)}<FindingLine {finding} fresh={isNew(finding)} />{/each}
+      </ul>
+      {#if far.length > 0}
+        <details data-elsewhere>
+          <summary>Elsewhere: {counted}</summary>
+          <ul aria-label="Findings elsewhere" class="mt-2">
+            {#each far as finding (finding.id + finding.text)}<FindingLine {finding} />{/each}
+          </ul>
+        </details>
+      {/if}
+    </div>
     {#if findings.length === 0}<p class="text-quiet">No findings.</p>{/if}
     {#if own.length > 0}
       <h3 class="mt-3 mb-1 font-medium">Figures of this station</h3>

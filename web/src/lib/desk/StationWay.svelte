@@ -1,6 +1,9 @@
 <script lang="ts">
   import { resolve } from '$app/paths';
   import { useDesk } from './desk.svelte';
+  import { errandState } from '@pilgrim/core/errand';
+  import { errands, errandStops } from '@pilgrim/core/vocabulary';
+  import { errandWords } from '$lib/ui/options';
   import { fieldName, stationIds, stationNames, type StationId } from '$lib/ui/names';
   import Mark from '$lib/ui/Mark.svelte';
 
@@ -8,7 +11,8 @@
     positionId: string;
     tag: string;
     name: string;
-    station: StationId;
+    /** The one visited; null on the history. */
+    station: StationId | null;
   }
   let { positionId, tag, name, station }: Props = $props();
   const desk = useDesk();
@@ -19,49 +23,70 @@
     return first === undefined ? undefined : `waits for ${fieldName(first)}`;
   };
   const stateOf = (id: StationId) => (waiting.has(id) ? 'waits' : (stations?.[id].state ?? 'empty'));
+  const errand = $derived(errands.find((e) => e === desk().value('errand')));
+  const standing = $derived(errand ? errandState(errand, desk().case, desk().result) : null);
+  // An errand walks its own stops in its own order; the others are folded, never away.
+  const stops = $derived(errand ? errandStops[errand] : stationIds);
+  const others = $derived(stationIds.filter((s) => !stops.includes(s)));
   // The line is solid up to where the case is solved.
   const solved = $derived.by(() => {
-    const first = stationIds.findIndex(
+    const first = stops.findIndex(
       (s) => waiting.has(s) || !stations || stations[s].state === 'empty' || stations[s].state === 'stop',
     );
-    return first < 0 ? stationIds.length : first;
+    return first < 0 ? stops.length : first;
   });
 </script>
+
+{#snippet stop(id: StationId, solid: boolean, last: boolean)}
+  <li class="relative lg:pl-7">
+    <span
+      class="absolute top-0 left-[6px] hidden h-full border-l-2 lg:block {solid
+        ? 'border-solid border-pine'
+        : 'border-dashed border-edge'}"
+      class:first-half={last}
+      aria-hidden="true"
+    ></span>
+    <a
+      href={resolve('/positions/[id]/[station]', { id: positionId, station: id })}
+      class="stop block px-2 py-1.5 {station === id
+        ? 'box border-pine'
+        : 'border border-transparent hover:border-rule'}"
+      aria-current={station === id ? 'step' : undefined}
+      data-sveltekit-noscroll
+    >
+      <span class="absolute top-[9px] left-0 hidden lg:block"
+        ><Mark decorative state={waiting.has(id) ? 'empty' : (stations?.[id].state ?? 'empty')} /></span
+      >
+      <span class="font-medium {station === id ? 'text-pine' : ''}">{stationNames[id]}</span>
+      <span class="sr-only">({stateOf(id)})</span>
+      <span
+        class="block truncate font-condensed text-[13px] {waiting.has(id) ? 'text-caution' : 'text-quiet'}"
+        data-testid="key-{id}">{waitsFor(id) ?? stations?.[id].key ?? 'nothing yet'}</span
+      >
+    </a>
+  </li>
+{/snippet}
 
 <nav aria-label="Stations" class="screen-only">
   <p class="font-condensed text-quiet">{tag}</p>
   <h1 class="mb-3 leading-tight">{name}</h1>
+  {#if errand && standing}
+    <p class="mb-2 text-[13px]" data-testid="errand-state">
+      <span class="text-quiet">{errandWords.find(([e]) => e === errand)?.[1]}:</span>
+      <span class={standing.enough ? 'text-pass' : ''}>{standing.text}.</span>
+    </p>
+  {/if}
   <ol class="grid grid-cols-2 sm:grid-cols-5 lg:block">
-    {#each stationIds as id, i (id)}
-      <li class="relative lg:pl-7">
-        <span
-          class="absolute top-0 left-[6px] hidden h-full border-l-2 lg:block {i < solved
-            ? 'border-solid border-pine'
-            : 'border-dashed border-edge'}"
-          class:first-half={i === stationIds.length - 1}
-          aria-hidden="true"
-        ></span>
-        <a
-          href={resolve('/positions/[id]/[station]', { id: positionId, station: id })}
-          class="stop block px-2 py-1.5 {station === id
-            ? 'box border-pine'
-            : 'border border-transparent hover:border-rule'}"
-          aria-current={station === id ? 'step' : undefined}
-          data-sveltekit-noscroll
-        >
-          <span class="absolute top-[9px] left-0 hidden lg:block"
-            ><Mark decorative state={waiting.has(id) ? 'empty' : (stations?.[id].state ?? 'empty')} /></span
-          >
-          <span class="font-medium {station === id ? 'text-pine' : ''}">{stationNames[id]}</span>
-          <span class="sr-only">({stateOf(id)})</span>
-          <span
-            class="block truncate font-condensed text-[13px] {waiting.has(id) ? 'text-caution' : 'text-quiet'}"
-            data-testid="key-{id}">{waitsFor(id) ?? stations?.[id].key ?? 'nothing yet'}</span
-          >
-        </a>
-      </li>
-    {/each}
+    {#each stops as id, i (id)}{@render stop(id, i < solved, i === stops.length - 1)}{/each}
   </ol>
+  {#if others.length > 0}
+    <details class="mt-2" open={station !== null && others.includes(station)}>
+      <summary class="text-[13px] text-quiet">Other stops: {others.map((s) => stationNames[s]).join(', ')}</summary>
+      <ol class="grid grid-cols-2 sm:grid-cols-5 lg:block">
+        {#each others as id, i (id)}{@render stop(id, false, i === others.length - 1)}{/each}
+      </ol>
+    </details>
+  {/if}
 </nav>
 
 <style>

@@ -21,4 +21,9 @@ export function lastCommon(): Readonly<Record<string, unknown>> | undefined {
   }
 }
 
-export const author = (): string => localStorage.getItem('pilgrim.author') ?? 'unnamed';
+const authorKey = 'pilgrim.author';
+
+/** Who saves here: said once on this machine. */
+export const author = (): string => localStorage.getItem(authorKey) ?? 'unnamed';
+export const setAuthor = (name: string): void =>
+  name.trim() === '' ? localStorage.removeItem(authorKey) : localStorage.setItem(authorKey, name.trim());

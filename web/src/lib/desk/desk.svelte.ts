@@ -4,6 +4,7 @@ import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'imm
 import { getContext, setContext } from 'svelte';
 import { listShelf, saveRevision, type Head, type Problem } from '$lib/api';
 import { bringShelf, LatestSolver } from '$lib/solver';
+import { fieldName } from '$lib/ui/names';
 import { author, keepCommon } from './carried';
 import { dropDraft, readStoredDraft, storeDraft } from './drafts';
 import { putAt, valueAt, type Json } from './paths';
@@ -14,6 +15,8 @@ type CaseDraft = { readonly [key: string]: Json };
 
 interface Step {
   readonly path: string;
+  /** What it changed, in words: what undo takes back. */
+  readonly called: string;
   readonly undo: Patch[];
   readonly redo: Patch[];
 }
@@ -30,15 +33,19 @@ export class Desk {
   /** Until the own shelf has been judged too, a choice would be of the catalogue alone, and flip. */
   shelf: 'coming' | 'judged next' | 'there' = $state('coming');
   parent: string | null = $state(null);
+  /** The revision last read or saved here. */
+  head: Head | null = $state.raw(null);
   state: SaveState = $state('saved');
   message = $state('');
   /** Somebody else's revision that stands in the way of a save. */
   conflict: Head | null = $state.raw(null);
   /** The figure whose working the ledger shows. */
   working: string | null = $state(null);
+  /** The answer before the last edit, and what that edit changed. */
+  since: { readonly result: Result | null; readonly called: string } | null = $state.raw(null);
 
-  #past: Step[] = [];
-  #future: Step[] = [];
+  #past: readonly Step[] = $state.raw([]);
+  #future: readonly Step[] = $state.raw([]);
   #store: ReturnType<typeof setTimeout> | undefined;
   readonly #solver = new LatestSolver((answer) => {
     this.errors = answer.errors;
@@ -60,11 +67,21 @@ export class Desk {
     this.case = head ? asDraft(head.caseText) : { format: 'pilgrim.case/1', practice: 'iec', name };
     this.result = head?.result ?? null;
     this.parent = head?.id ?? null;
+    this.head = head;
     this.state = 'saved';
     this.conflict = null;
     this.errors = [];
+    this.since = null;
     this.#past = [];
     this.#future = [];
+  }
+
+  /** What undo and redo would take back, in words; undefined where there is nothing. */
+  get undoes(): string | undefined {
+    return this.#past.at(-1)?.called;
+  }
+  get redoes(): string | undefined {
+    return this.#future.at(-1)?.called;
   }
 
   /** Brings back an unsaved edit of this study, if there is one, and solves. */
@@ -122,31 +139,57 @@ export class Desk {
     this.change(path, (draft) => putAt(draft, path, value));
   }
 
-  change(path: string, edit: (draft: object) => void): void {
+  /** An edit; with a path of '' it is a step of undo of its own. `called`: what it changes, in words. */
+  change(path: string, edit: (draft: object) => void, called = fieldName(path)): void {
     const [next, redo, undo] = produceWithPatches(this.case, (draft) => void edit(draft));
     if (redo.length === 0) return;
     this.case = next;
     const last = this.#past.at(-1);
     if (last?.path === path && path !== '')
-      this.#past[this.#past.length - 1] = { path, undo: [...undo, ...last.undo], redo: [...last.redo, ...redo] };
-    else this.#past.push({ path, undo, redo });
+      this.#past = [
+        ...this.#past.slice(0, -1),
+        { path, called, undo: [...undo, ...last.undo], redo: [...last.redo, ...redo] },
+      ];
+    else {
+      this.#past = [...this.#past, { path, called, undo, redo }];
+      this.since = { result: this.result, called };
+    }
     this.#future = [];
     this.#touched();
   }
 
+  /** Begins anew with another state of the case, as one step that can be undone. */
+  replace(text: unknown, called: string): void {
+    const next = asDraft(text);
+    this.change(
+      '',
+      (draft) => {
+        for (const key of Object.keys(draft)) if (!(key in next)) Reflect.deleteProperty(draft, key);
+        Object.assign(draft, next);
+      },
+      called,
+    );
+  }
+
   undo(): void {
-    const step = this.#past.pop();
+    const step = this.#past.at(-1);
     if (!step) return;
-    this.case = applyPatches(this.case, step.undo);
-    this.#future.push(step);
-    this.#touched();
+    this.#past = this.#past.slice(0, -1);
+    this.#future = [...this.#future, step];
+    this.#turn(step.undo, step);
   }
 
   redo(): void {
-    const step = this.#future.pop();
+    const step = this.#future.at(-1);
     if (!step) return;
-    this.case = applyPatches(this.case, step.redo);
-    this.#past.push(step);
+    this.#future = this.#future.slice(0, -1);
+    this.#past = [...this.#past, step];
+    this.#turn(step.redo, step);
+  }
+
+  #turn(patches: Patch[], { called }: Step): void {
+    this.since = { result: this.result, called };
+    this.case = applyPatches(this.case, patches);
     this.#touched();
   }
 
@@ -169,23 +212,24 @@ export class Desk {
   }
 
   /** Saves a revision; the server solves the same case again. Refused where somebody saved in between. */
-  async save(): Promise<void> {
+  async save(note = ''): Promise<void> {
     if (this.state === 'saving') return;
     this.state = 'saving';
     const sent = this.case;
-    const answer = await saveRevision(this.studyId, this.parent, { case: sent, author: author() });
+    const answer = await saveRevision(this.studyId, this.parent, { case: sent, author: author(), note });
     if (!answer.ok) {
       this.#refused(answer.status, answer.problem);
       return;
     }
     const revision = answer.value;
     this.parent = revision.id;
+    this.head = revision;
     this.conflict = null;
     if (this.case === sent) {
       this.state = 'saved';
       keepCommon(sent);
       this.result = revision.result;
-      this.message = 'Saved.';
+      this.message = '';
       await dropDraft(this.studyId).catch(() => {});
     } else this.#touched();
   }
@@ -210,9 +254,13 @@ export class Desk {
     this.#solver.ask(this.case);
   }
 
-  /** Keeps the edits here and saves them on top of the other revision, which stays in the history. */
-  async keepMine(): Promise<void> {
+  /**
+   * Saves what is here on top of the other revision, which stays in the history. `merged`: both edits together, where
+   * they were put together.
+   */
+  async keepMine(merged?: Readonly<Record<string, unknown>>): Promise<void> {
     if (!this.conflict) return;
+    if (merged) this.replace(merged, `the edits of ${this.conflict.author}`);
     this.parent = this.conflict.id;
     this.conflict = null;
     this.state = 'edited';

@@ -20,4 +20,5 @@ export const readStoredDraft = async (study: string): Promise<Draft | undefined>
   (await store()).get('drafts', study);
 export const storeDraft = async (study: string, draft: Draft): Promise<void> =>
   void (await (await store()).put('drafts', draft, study));
+export const draftedStudies = async (): Promise<readonly string[]> => (await store()).getAllKeys('drafts');
 export const dropDraft = async (study: string): Promise<void> => (await store()).delete('drafts', study);

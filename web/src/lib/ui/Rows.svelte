@@ -3,6 +3,7 @@
   import type { Snippet } from 'svelte';
   import { putAt, type Json } from '$lib/desk/paths';
   import { useDesk } from '$lib/desk/desk.svelte';
+  import { fieldName } from './names';
 
   interface Props {
     /** Path of a list in the case. */
@@ -21,7 +22,7 @@
     return Array.isArray(value) ? value : [];
   });
   const put = (list: readonly Json[]): void =>
-    desk().change('', (draft) => putAt(draft, path, list.length > 0 ? list : undefined));
+    desk().change('', (draft) => putAt(draft, path, list.length > 0 ? list : undefined), fieldName(path));
 </script>
 
 {#each rows as _, i (i)}

@@ -1,4 +1,4 @@
-/** Light or dark; kept in a cookie so that the server sends the right one and nothing flashes. */
+/** Light or dark: as the system has it (`static/theme.js`) until somebody chooses, then as the cookie says. */
 export const theme: { dark: boolean } = $state({ dark: false });
 
 export function setDark(dark: boolean): void {

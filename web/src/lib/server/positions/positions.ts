@@ -42,6 +42,10 @@ export interface Revision {
   readonly createdAt: string;
 }
 
+export interface RevisionListed extends Pick<Revision, 'id' | 'author' | 'note' | 'createdAt' | 'coreVersion'> {
+  readonly choice: string | null;
+}
+
 export interface Study {
   readonly id: string;
   readonly positionId: string;
@@ -132,6 +136,27 @@ export async function changePosition(
   return done.count === 1;
 }
 
+export interface Trashed {
+  readonly id: string;
+  readonly tag: string;
+  readonly name: string;
+  readonly area: string;
+  readonly version: number;
+  readonly deletedAt: string;
+  readonly revisions: number;
+}
+/** What lies in the trash, newest first. */
+export async function listTrash(sql: Sql): Promise<Trashed[]> {
+  return sql<Trashed[]>`
+    select p.id, p.tag, p.name, a.name as area, p.version, p.deleted_at as "deletedAt",
+      (select count(*)::int from revisions r join studies s on s.id = r.study_id where s.position_id = p.id)
+        as revisions
+    from positions p
+    join areas a on a.id = p.area_id
+    where p.deleted_at is not null
+    order by p.deleted_at desc`;
+}
+
 /** Moves a position whole into the trash, or back out of it. */
 export async function setDeleted(sql: Sql, id: string, version: number, deleted: boolean): Promise<boolean> {
   const done = await sql`
@@ -170,6 +195,15 @@ export async function revisionsOf(sql: Runner, studyId: string): Promise<Revisio
   return sql<
     Revision[]
   >`select ${revisionColumns(sql)} from revisions where study_id = ${studyId} order by created_at desc, id`;
+}
+
+/** A study's revisions as a list shows them, newest first. */
+export async function revisionsListed(sql: Runner, studyId: string): Promise<RevisionListed[]> {
+  return sql<RevisionListed[]>`
+    select id, author, note, created_at as "createdAt", core_version as "coreVersion",
+      case when jsonb_typeof(result->'choice') = 'object'
+        then concat_ws(', ', result->'choice'->'motor'->>'name', result->'choice'->>'method') end as choice
+    from revisions where study_id = ${studyId} order by created_at desc, id`;
 }
 
 export interface NewRevision {

@@ -23,7 +23,7 @@
 
   function put(map: ReadonlyMap<string, string>): void {
     const list: Json = [...map].map(([requirement, why]) => ({ requirement, reason: why }));
-    desk().change('', (draft) => putAt(draft, 'waived', map.size > 0 ? list : undefined));
+    desk().change('', (draft) => putAt(draft, 'waived', map.size > 0 ? list : undefined), 'what is left out');
   }
   function leaveOut(event: SubmitEvent, v: Verdict): void {
     event.preventDefault();

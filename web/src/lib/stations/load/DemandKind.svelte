@@ -1,5 +1,6 @@
 <script lang="ts">
   import { useDesk } from '$lib/desk/desk.svelte';
+  import { fieldName } from '$lib/ui/names';
   import { putAt, type Json } from '$lib/desk/paths';
   import { demands } from '$lib/ui/options';
   import ChoiceField from '$lib/ui/ChoiceField.svelte';
@@ -23,9 +24,8 @@
     }
     const known = typed.get(to);
     const again = typeof known === 'object' && known !== null && !Array.isArray(known) ? known : {};
-    desk().change('', (draft) =>
-      putAt(draft, 'load.demand', to === undefined ? undefined : { ...again, ...kept, kind: to }),
-    );
+    const demand = to === undefined ? undefined : { ...again, ...kept, kind: to };
+    desk().change('', (draft) => putAt(draft, 'load.demand', demand), fieldName(path));
   }
 </script>
 

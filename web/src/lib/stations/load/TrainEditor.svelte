@@ -17,15 +17,19 @@
 
   /** What is given for the whole becomes the first stage, so that nothing typed is lost. */
   function byStages(): void {
-    desk().change('', (draft) => {
-      const first: Record<string, Json> = {};
-      for (const key of ['kind', 'ratio', 'efficiency']) {
-        const value = desk().value(`load.train.${key}`);
-        if (typeof value === 'string' || typeof value === 'number') first[key] = value;
-        putAt(draft, `load.train.${key}`, undefined);
-      }
-      putAt(draft, 'load.train.stages', [first]);
-    });
+    desk().change(
+      '',
+      (draft) => {
+        const first: Record<string, Json> = {};
+        for (const key of ['kind', 'ratio', 'efficiency']) {
+          const value = desk().value(`load.train.${key}`);
+          if (typeof value === 'string' || typeof value === 'number') first[key] = value;
+          putAt(draft, `load.train.${key}`, undefined);
+        }
+        putAt(draft, 'load.train.stages', [first]);
+      },
+      'the train by stages',
+    );
   }
 </script>
 

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { Button } from 'flowbite-svelte';
+  import { errandState } from '@pilgrim/core/errand';
   import { errandAsks, errands, type Errand } from '@pilgrim/core/vocabulary';
   import { useDesk } from '$lib/desk/desk.svelte';
   import { useGoto } from '$lib/desk/goto';
@@ -13,13 +14,8 @@
   const desk = useDesk();
   const goto = useGoto();
   const errand = $derived(errands.find((e) => e === desk().value('errand')));
-  const asks = $derived(errand ? errandAsks[errand].map((path) => ({ path, given: isGiven(desk().value(path)) })) : []);
-  const left = $derived(asks.filter((a) => !a.given).length);
+  const state = $derived(errand ? errandState(errand, desk().case, desk().result) : null);
 
-  function isGiven(value: unknown): boolean {
-    if (Array.isArray(value)) return value.length > 0;
-    return value !== undefined && value !== null && value !== '';
-  }
   /** A starter for the motor that is there is asked of that motor. */
   function choose(value: Json | undefined): void {
     desk().set('errand', value);
@@ -31,16 +27,16 @@
 <Group title="What brings you here">
   <div class="grid items-start gap-3 sm:grid-cols-[23rem_1fr]">
     <ChoiceField path="errand" label="Errand" options={errandWords} {choose} />
-    {#if errand}
+    {#if errand && state}
       <div data-testid="asked">
         <p class="text-[13px] font-medium text-quiet">
-          {left === 0 ? 'All that is asked first is there' : `Asked first, ${left} of ${asks.length} still open`}
+          {state.text}
         </p>
         <ul class="flex flex-wrap gap-x-4">
-          {#each asks as a (a.path)}
+          {#each errandAsks[errand] as path (path)}
             <li>
-              <Button class="link" onclick={() => goto(a.path)}>{fieldName(a.path)}</Button>
-              <span class="text-quiet">{a.given ? 'given' : 'open'}</span>
+              <Button class="link" onclick={() => goto(path)}>{fieldName(path)}</Button>
+              <span class="text-quiet">{state.open.includes(path) ? 'open' : 'given'}</span>
             </li>
           {/each}
         </ul>

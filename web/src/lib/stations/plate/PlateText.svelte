@@ -46,14 +46,18 @@
     const found = await readPlateText(block);
     const values = said(found.plate);
     const other: (readonly [string, Json, Json])[] = [];
-    desk().change('', (draft) => {
-      for (const [key, value] of values) {
-        const stands = valueAt(draft, `${base}.${key}`);
-        if (stands === undefined) putAt(draft, `${base}.${key}`, value);
-        else if (stands !== value) other.push([key, String(stands), value]);
-      }
-      if (base === 'plate') putAt(draft, 'plate.text', block);
-    });
+    desk().change(
+      '',
+      (draft) => {
+        for (const [key, value] of values) {
+          const stands = valueAt(draft, `${base}.${key}`);
+          if (stands === undefined) putAt(draft, `${base}.${key}`, value);
+          else if (stands !== value) other.push([key, String(stands), value]);
+        }
+        if (base === 'plate') putAt(draft, 'plate.text', block);
+      },
+      'the plate’s text',
+    );
     reading = found;
     differing = other;
     typed = null;

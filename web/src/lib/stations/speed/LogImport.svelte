@@ -66,13 +66,8 @@
   function take(): void {
     const rows = file?.profile?.rows;
     if (!rows) return;
-    desk().change('', (draft) =>
-      putAt(
-        draft,
-        'speed.profile',
-        rows.map((r) => ({ hours: r.hours, flow: r.flow })),
-      ),
-    );
+    const profile = rows.map((r) => ({ hours: r.hours, flow: r.flow }));
+    desk().change('', (draft) => putAt(draft, 'speed.profile', profile), `the log ${name}`);
     taken = `Taken from ${name}: ${rows.length} rows.`;
     file = null;
   }

@@ -63,7 +63,7 @@
       move: (v) => void ask(draftWith(edits(v))),
       put: (v) => {
         stay();
-        desk().change(of.label, (draft) => edits(v).forEach(([path, value]) => putAt(draft, path, value)));
+        desk().change('', (draft) => edits(v).forEach(([path, value]) => putAt(draft, path, value)), of.label);
       },
     };
   }

@@ -3,6 +3,7 @@
   import type { FoundSetting, Method, StartSetting } from '@pilgrim/core';
   import { words } from '$lib/ui/names';
   import { useDesk } from '$lib/desk/desk.svelte';
+  import { fieldName } from '$lib/ui/names';
   import { putAt } from '$lib/desk/paths';
   import { foundSettings } from '$lib/solver';
   import ChoiceField from '$lib/ui/ChoiceField.svelte';
@@ -42,7 +43,7 @@
   function use(f: FoundSetting): void {
     const { value } = f;
     // A step of undo of its own, apart from what was typed into the field before.
-    if (value !== null) desk().change(`found ${f.path}`, (draft) => putAt(draft, f.path, value));
+    if (value !== null) desk().change('', (draft) => putAt(draft, f.path, value), fieldName(f.path));
   }
   const transitions = [
     ['open', 'open: without current between'],

@@ -2,9 +2,9 @@
   import { Alert, Button, Input } from 'flowbite-svelte';
   import { carriedCase } from '@pilgrim/core/carry';
   import { removePosition, startPosition } from '$lib/api';
-  import { author } from '$lib/desk/carried';
+  import { author, setAuthor } from '$lib/desk/carried';
   import { onMount, tick, untrack } from 'svelte';
-  import { goto as navigate } from '$app/navigation';
+  import { goto as navigate, invalidateAll } from '$app/navigation';
   import { resolve } from '$app/paths';
   import { page } from '$app/state';
   import { formatDistanceToNow } from 'date-fns/formatDistanceToNow';
@@ -18,9 +18,11 @@
   import { Desk, provideDesk } from '$lib/desk/desk.svelte';
 
   let { data, children } = $props();
-  const station = $derived(
-    page.params.station !== undefined && isStation(page.params.station) ? page.params.station : 'plate',
+  /** The station visited; null on the position's history. */
+  const visited = $derived(
+    page.params.station !== undefined && isStation(page.params.station) ? page.params.station : null,
   );
+  const station = $derived(visited ?? 'sheet');
   const deskOf = () => new Desk(data.position.studyId, data.head, data.position.name);
   let desk = $state.raw(untrack(deskOf));
   provideDesk(() => desk);
@@ -60,6 +62,7 @@
     navigate(resolve('/positions/[id]/[station]', { id: data.position.id, station: to }), { noScroll: true });
 
   onMount(() => {
+    who = author() === 'unnamed' ? '' : author();
     void desk.wake().then(() => desk.bringShelf(data.position.plantId, [data.position.tag, data.position.name]));
     const stationKeys = Object.fromEntries(
       stationIds.map((id, i) => [
@@ -69,7 +72,7 @@
     );
     const unkeyed = tinykeys(window, {
       ...stationKeys,
-      '$mod+s': (e) => (e.preventDefault(), void desk.save()),
+      '$mod+s': (e) => (e.preventDefault(), void save()),
       '$mod+z': (e) => !inField(e) && (e.preventDefault(), desk.undo()),
       '$mod+Shift+z': (e) => !inField(e) && (e.preventDefault(), desk.redo()),
       w: (e) =>
@@ -92,6 +95,15 @@
   }
 
   const states = { saved: 'Saved', edited: 'Edited, draft kept', saving: 'Saving …', failed: 'Not saved' } as const;
+  let who = $state('');
+  let why = $state('');
+  async function save(): Promise<void> {
+    await desk.save(why.trim());
+    if (desk.state === 'saved') why = '';
+    // The history shows what was saved just now.
+    if (visited === null) await invalidateAll();
+  }
+
   let asking = $state(false);
   let copying = $state(false);
   let newTag = $state('');
@@ -127,15 +139,37 @@
       class="push"
       data-main
       disabled={desk.state === 'saved' || desk.state === 'saving'}
-      onclick={() => void desk.save()}>Save a revision</Button
+      onclick={() => void save()}>Save a revision</Button
     >
-    <Button class="push" onclick={() => desk.undo()}>Undo</Button>
+    <Button class="push" disabled={desk.undoes === undefined} onclick={() => desk.undo()}
+      >Undo{desk.undoes === undefined ? '' : ` ${desk.undoes}`}</Button
+    >
+    {#if desk.redoes !== undefined}
+      <Button class="push" onclick={() => desk.redo()}>Redo {desk.redoes}</Button>
+    {/if}
+    {#if desk.state !== 'saved'}
+      <label class="flex items-center gap-1 text-[13px] text-quiet"
+        >by <Input
+          class="field w-28! py-0.5!"
+          bind:value={() => who, (to) => (setAuthor(to), (who = to))}
+          maxlength={200}
+        /></label
+      >
+      <label class="flex items-center gap-1 text-[13px] text-quiet"
+        >why <Input class="field w-48! py-0.5!" bind:value={why} maxlength={2000} /></label
+      >
+    {/if}
     <span role="status" class="text-quiet" data-testid="save-state">
-      {states[desk.state]}{desk.state === 'saved' && data.head && desk.parent === data.head.id
-        ? ` ${formatDistanceToNow(new Date(data.head.createdAt))} ago by ${data.head.author}`
+      {states[desk.state]}{desk.state === 'saved' && desk.head
+        ? ` ${formatDistanceToNow(new Date(desk.head.createdAt))} ago by ${desk.head.author}`
         : ''}. {desk.message}
     </span>
     <span class="flex-1"></span>
+    <a
+      class="link"
+      aria-current={visited === null ? 'page' : undefined}
+      href={resolve('/positions/[id]/history', { id: data.position.id })}>History</a
+    >
     <a
       class="link"
       href={resolve('/api/v1/positions/[id]/export', { id: data.position.id })}
@@ -167,7 +201,7 @@
   </section>
   {#if desk.conflict}<Conflict {desk} name={data.position.name} />{/if}
   <div class="grid gap-4 lg:grid-cols-[210px_minmax(0,1fr)_310px] print:block">
-    <StationWay positionId={data.position.id} tag={data.position.tag} name={data.position.name} {station} />
+    <StationWay positionId={data.position.id} tag={data.position.tag} name={data.position.name} station={visited} />
     <main id="desk" class="min-w-0">
       {#if waits.length > 0}
         <Alert class="box mb-3 border-caution p-2 text-[1rem] text-caution" role="status" data-testid="waits">

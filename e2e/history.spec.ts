@@ -1,0 +1,105 @@
+import { expect, test } from '@playwright/test';
+import { awake, openStation, ownPosition } from './helpers';
+
+test('a mistake is found in the history, with what it did, and taken back', async ({ page, request }) => {
+  const { id } = await ownPosition(request, 'HIS-01', '07-kn-410.json');
+  await openStation(page, id, 'place');
+  const choice = page.getByTestId('standing-choice');
+  const before = await choice.textContent();
+  await page.getByLabel('Ambient at the motor').fill('65 °C');
+  await expect(choice).not.toHaveText(before ?? '');
+  const changed = page.getByTestId('changed');
+  await expect(changed).toContainText('With Ambient at the motor');
+  await expect(changed.getByTestId('changed-choice')).toContainText('→');
+  await page.getByLabel('by', { exact: true }).fill('Night shift');
+  await page.getByLabel('why', { exact: true }).fill('summer');
+  await page.keyboard.press('Control+s');
+  await expect(page.getByTestId('save-state')).toContainText('by Night shift');
+
+  await page.getByRole('link', { name: 'History' }).click();
+  const revisions = page.getByTestId('revisions');
+  await expect(revisions).toContainText('Night shift');
+  await expect(revisions).toContainText('summer');
+  const differs = page.getByTestId('differs');
+  await expect(differs).toContainText('65 °C');
+  await expect(differs).toContainText('Ambient');
+  await page.getByRole('button', { name: 'Bring back' }).last().focus();
+  await page.keyboard.press('Enter');
+  await expect(choice).toHaveText(before ?? '');
+  await expect(differs).toContainText('The same was given in both.');
+  await page.keyboard.press('Control+s');
+  await expect(revisions.getByRole('row')).toHaveLength(5);
+});
+
+test('undo says what it takes back, and gives it back', async ({ page, request }) => {
+  const { id } = await ownPosition(request, 'HIS-02', '07-kn-410.json');
+  await openStation(page, id, 'place');
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
+  const ambient = page.getByLabel('Ambient at the motor');
+  const was = await ambient.inputValue();
+  await ambient.fill('55 °C');
+  await page.getByLabel('Altitude').fill('900 m');
+  await page.getByRole('button', { name: 'Undo Altitude' }).click();
+  await page.getByRole('button', { name: 'Undo Ambient at the motor' }).click();
+  await expect(ambient).toHaveValue(was);
+  await page.getByRole('button', { name: 'Redo Ambient at the motor' }).click();
+  await expect(ambient).toHaveValue('55 °C');
+});
+
+test('what two people changed is put together, and what both changed is asked', async ({
+  page,
+  request,
+  browser,
+  baseURL,
+}) => {
+  const { id, study } = await ownPosition(request, 'HIS-03', '07-kn-410.json');
+  const context = await browser.newContext({ baseURL });
+  const other = await context.newPage();
+  await openStation(page, id, 'place');
+  await openStation(other, id, 'place');
+  await other.getByLabel('Ambient at the motor').fill('48 °C');
+  await other.getByLabel('Altitude').fill('1200 m');
+  await other.keyboard.press('Control+s');
+  await expect(other.getByTestId('save-state')).toContainText('Saved');
+
+  await page.getByLabel('Altitude').fill('300 m');
+  await page.getByLabel('Lowest ambient').fill('5 °C');
+  await page.keyboard.press('Control+s');
+  const conflict = page.getByTestId('conflict');
+  await expect(conflict.getByTestId('disputed')).toContainText('Altitude');
+  await expect(conflict.getByTestId('disputed')).not.toContainText('Ambient');
+  await conflict.getByRole('radio', { name: '1200 m' }).check();
+  await conflict.getByRole('button', { name: 'Put both together and save' }).click();
+  await expect(page.getByTestId('save-state')).toContainText('Saved');
+  await expect(page.getByLabel('Ambient at the motor')).toHaveValue('48 °C');
+  await expect(page.getByLabel('Altitude')).toHaveValue('1200 m');
+  await expect(page.getByLabel('Lowest ambient')).toHaveValue('5 °C');
+  const kept: object[] = await (await request.get(`/api/v1/studies/${study}/revisions`)).json();
+  expect(kept).toHaveLength(3);
+  await context.close();
+});
+
+test('what was deleted lies in the trash and comes back whole; a draft is marked on the plant list', async ({
+  page,
+  request,
+}) => {
+  const { id } = await ownPosition(request, 'HIS-04', '07-kn-410.json');
+  await openStation(page, id, 'place');
+  await page.getByLabel('Ambient at the motor').fill('41 °C');
+  await expect(page.getByTestId('save-state')).toContainText('draft kept');
+  await page.waitForTimeout(400);
+  await page.goto('/');
+  await awake(page);
+  const row = page.getByTestId('position').filter({ hasText: 'HIS-04' });
+  await expect(row).toContainText('draft on this machine');
+  await openStation(page, id, 'place');
+  await page.getByRole('button', { name: 'Delete' }).click();
+  await page.getByRole('button', { name: 'Yes, delete' }).click();
+  await expect(page.getByTestId('position').first()).toBeVisible();
+  await expect(row).toHaveCount(0);
+  await page.getByRole('link', { name: /^Trash/ }).click();
+  await awake(page);
+  await page.getByRole('button', { name: 'Bring back HIS-04' }).click();
+  await page.getByRole('link', { name: 'Copy for HIS-04' }).click();
+  await expect(page.getByRole('heading', { name: 'Copy for HIS-04' })).toBeVisible();
+});
