@@ -1,4 +1,5 @@
-// Bundles the command line's tools, so that a solve starts in a fraction of a second, and makes the typeset formulas.
+// Bundles the command line's tools, so that a solve starts in a fraction of a second, and makes the typeset formulas
+// and the names of fields.
 import { execFileSync } from 'node:child_process';
 import { build } from 'esbuild';
 
@@ -22,3 +23,4 @@ await build({
   logLevel: 'warning',
 });
 execFileSync(process.execPath, ['dist/laws.mjs', '', 'web/src/lib/generated/formulas.json'], { stdio: 'inherit' });
+await import('./fields.mjs');

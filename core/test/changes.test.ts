@@ -15,7 +15,7 @@ describe('what one answer says and another does not', () => {
   const of = (change: object) => solved({ ...conveyor, ...change } as CaseText);
 
   it('is nothing where both are the same', () => {
-    expect(changesBetween(of({}), of({}))).toEqual({ choice: null, figures: [], gone: [], come: [] });
+    expect(changesBetween(of({}), of({}))).toEqual({ choice: null, figures: [], gone: [], come: [], reworded: [] });
   });
 
   it('names choice, figures by station, and the findings that went and came; backwards it is the same, turned', () => {
@@ -30,6 +30,7 @@ describe('what one answer says and another does not', () => {
     const back = changesBetween(b, a);
     expect(back.gone).toEqual(there.come);
     expect(back.come).toEqual(there.gone);
+    expect(back.reworded.map((f) => f.id)).toEqual(there.reworded.map((f) => f.id));
     expect(back.figures).toHaveLength(there.figures.length);
   });
 

@@ -13,6 +13,8 @@ export interface Changes {
   /** Findings of the first answer that the second does not have, and the other way round, in their order. */
   readonly gone: readonly Finding[];
   readonly come: readonly Finding[];
+  /** Findings of both that say it with other figures, as the second has them. */
+  readonly reworded: readonly Finding[];
 }
 export interface FigureChange {
   readonly id: string;
@@ -43,13 +45,15 @@ export function changesBetween(before: Result, after: Result): Changes {
     const station = (b ?? a)?.station;
     return station === undefined || a?.text === b?.text ? [] : [{ id, station, before: a, after: b }];
   });
-  const words = (of: Result): ReadonlySet<string> => new Set(of.findings.map((f) => f.id + f.text));
-  const [oldWords, newWords] = [words(before), words(after)];
+  const ids = (of: Result): ReadonlySet<string> => new Set(of.findings.map((f) => f.id));
+  const [oldIds, newIds] = [ids(before), ids(after)];
+  const oldWords = new Set(before.findings.map((f) => f.text));
   return {
     choice: was === is ? null : { before: was ?? null, after: is ?? null },
     figures: figures.toSorted((a, b) => stations.indexOf(a.station) - stations.indexOf(b.station)),
-    gone: before.findings.filter((f) => !newWords.has(f.id + f.text)),
-    come: after.findings.filter((f) => !oldWords.has(f.id + f.text)),
+    gone: before.findings.filter((f) => !newIds.has(f.id)),
+    come: after.findings.filter((f) => !oldIds.has(f.id)),
+    reworded: after.findings.filter((f) => oldIds.has(f.id) && !oldWords.has(f.text)),
   };
 }
 

@@ -14,3 +14,4 @@ export * from './measured';
 export * from './special';
 export * from './stock';
 export * from './list';
+export * from './positionList';

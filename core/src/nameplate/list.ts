@@ -61,7 +61,7 @@ export function spareOf(motors: readonly Motor[], own: readonly string[]): reado
   return motors.map((m) => (m.stock && kept(m) ? { ...m, stock: { ...m.stock, keptFor: '' } } : m));
 }
 
-interface ListColumn {
+export interface ListColumn {
   readonly key: string;
   readonly label: string;
   /** Other headings that mean the same, in lower case without signs. */
@@ -69,7 +69,7 @@ interface ListColumn {
   /** Whose unit is added where a cell or its heading has none. */
   readonly dimension?: Dimension;
   readonly unit?: string;
-  readonly kind: 'rating' | 'quantity' | 'share' | 'number' | 'text' | 'own';
+  readonly kind: 'rating' | 'quantity' | 'share' | 'number' | 'text' | 'own' | 'own number';
   readonly needed?: true;
 }
 
@@ -81,11 +81,11 @@ export const listColumns = [
   { key: 'speed', label: 'Speed', names: ['rpm', 'r min', 'rated speed', 'full load speed', 'drehzahl', 'vitesse'], dimension: 'speed', unit: 'rpm', kind: 'rating', needed: true },
   { key: 'frequency', label: 'Frequency', names: ['hz', 'frequenz'], dimension: 'frequency', unit: 'Hz', kind: 'quantity', needed: true },
   { key: 'name', label: 'Name', names: ['description', 'tag', 'motor', 'item', 'id', 'bezeichnung'], kind: 'own' },
-  { key: 'quantity', label: 'Quantity', names: ['qty', 'count', 'stock', 'on hand', 'menge', 'anzahl'], kind: 'own' },
+  { key: 'quantity', label: 'Quantity', names: ['qty', 'count', 'stock', 'on hand', 'menge', 'anzahl'], kind: 'own number' },
   { key: 'place', label: 'Place', names: ['location', 'shelf', 'bin', 'rack', 'store', 'lagerplatz'], kind: 'own' },
-  { key: 'days', label: 'Days', names: ['delivery', 'delivery days', 'lead time', 'lieferzeit'], kind: 'own' },
+  { key: 'days', label: 'Days', names: ['delivery', 'delivery days', 'lead time', 'lieferzeit'], kind: 'own number' },
   { key: 'keptFor', label: 'Spare for', names: ['kept for', 'for position', 'position', 'ersatz für'], kind: 'own' },
-  { key: 'price', label: 'Price', names: ['cost', 'value', 'preis', 'prix'], kind: 'own' },
+  { key: 'price', label: 'Price', names: ['cost', 'value', 'preis', 'prix'], kind: 'own number' },
   { key: 'frame', label: 'Frame', names: ['fr', 'frame size', 'baugrösse', 'baugroesse'], kind: 'text' },
   { key: 'enclosure', label: 'Enclosure', names: ['encl', 'housing'], kind: 'text' },
   { key: 'protection', label: 'Protection (IP)', names: ['ip', 'ip code', 'schutzart'], kind: 'text' },
@@ -102,10 +102,16 @@ export const listColumns = [
 ] as const satisfies readonly ListColumn[]; // prettier-ignore
 
 export type ListKey = (typeof listColumns)[number]['key'];
-/** Which column of a file, counted from 0, is which field. */
-export type ListMapping = Partial<Record<ListKey, number>>;
+/** Which column of a file, counted from 0, is which field, by the field's key. */
+export type ListMapping = Readonly<Partial<Record<string, number>>>;
+/** What a field is in every row, where the file has no column for it. */
+export type ListConstants = Readonly<Partial<Record<string, string>>>;
 
-const columns: readonly (ListColumn & { readonly key: ListKey })[] = listColumns;
+/** What a list may be of: its columns, and how a row is read. */
+export interface ListKind<T> {
+  readonly columns: readonly ListColumn[];
+  readonly read: (cells: readonly string[], headings: readonly string[], mapping: ListMapping) => RowReading<T>;
+}
 
 /** Heading without case, signs and a unit in brackets. */
 const plain = (heading: string): string =>
@@ -116,8 +122,11 @@ const plain = (heading: string): string =>
     .trim();
 
 /** Guesses which heading is which field; each column is taken once. */
-export function guessMapping(headings: readonly string[]): ListMapping {
-  const mapping: ListMapping = {};
+export function guessMapping(
+  headings: readonly string[],
+  columns: readonly ListColumn[] = listColumns,
+): Record<string, number> {
+  const mapping: Record<string, number> = {};
   const taken = new Set<number>();
   for (const exact of [true, false])
     for (const column of columns) {
@@ -136,12 +145,30 @@ export function guessMapping(headings: readonly string[]): ListMapping {
 }
 
 /** Needed fields that a mapping leaves out. */
-export const unmapped = (mapping: ListMapping): string[] =>
+export const unmapped = (mapping: ListMapping, columns: readonly ListColumn[] = listColumns): string[] =>
   columns.filter((c) => c.needed && mapping[c.key] === undefined).map((c) => c.label);
 
-export type RowReading =
-  | { readonly ok: true; readonly entry: Omit<ShelfEntry, 'id'> }
-  | { readonly ok: false; readonly errors: readonly { readonly column: string; readonly message: string }[] };
+/** A list as if what is the same in every row stood in columns of its own, behind those it has. */
+export function withConstants(
+  headings: readonly string[],
+  mapping: ListMapping,
+  constants: ListConstants,
+  columns: readonly ListColumn[] = listColumns,
+): { readonly headings: readonly string[]; readonly mapping: ListMapping; readonly cells: readonly string[] } {
+  const same = columns.flatMap((c) => {
+    const value = (constants[c.key] ?? '').trim();
+    return value === '' ? [] : [{ ...c, value }];
+  });
+  return {
+    headings: [...headings, ...same.map((c) => `${c.label}, the same for all`)],
+    mapping: { ...mapping, ...Object.fromEntries(same.map((c, i) => [c.key, headings.length + i])) },
+    cells: same.map((c) => c.value),
+  };
+}
+
+export type RowErrors = readonly { readonly column: string; readonly message: string }[];
+export type RowReading<T = Omit<ShelfEntry, 'id'>> =
+  { readonly ok: true; readonly entry: T } | { readonly ok: false; readonly errors: RowErrors };
 
 /** Unit named by a heading, such as "Power (kW)", "HP" or "Weight, lb". */
 export function unitOfHeading(heading: string, dimension: Dimension): string | undefined {
@@ -153,74 +180,95 @@ export function unitOfHeading(heading: string, dimension: Dimension): string | u
   return undefined;
 }
 
+/** What the cells of a row say of each field, and what is wrong in which column. */
+export function readCells(
+  columns: readonly ListColumn[],
+  cells: readonly string[],
+  headings: readonly string[],
+  mapping: ListMapping,
+): {
+  readonly values: Record<string, string | number>;
+  readonly errors: { readonly column: string; readonly message: string }[];
+  /** Adds an error at a field's column. */
+  readonly fail: (key: string, message: string) => void;
+} {
+  const errors: { column: string; message: string }[] = [];
+  const values: Record<string, string | number> = {};
+  const fail = (key: string, message: string): void => {
+    const heading = headings[mapping[key] ?? -1];
+    errors.push({ column: heading ?? columns.find((c) => c.key === key)?.label ?? key, message });
+  };
+  for (const column of columns) {
+    const { key, kind } = column;
+    const at = mapping[key];
+    if (at === undefined) continue;
+    const cell = (cells[at] ?? '').trim();
+    if (cell === '') {
+      if (column.needed) fail(key, 'is empty');
+    } else if (/^[=@]|^[+-](?![\d.,])/.test(cell)) fail(key, `“${cell.slice(0, 40)}” is a formula, not a value`);
+    else if (kind === 'own') values[key] = cell.slice(0, 200);
+    else if (kind === 'text') values[key] = key === 'insulation' ? cell.toUpperCase() : cell;
+    else if (kind === 'rating' || kind === 'quantity') {
+      const unit = withUnit(cell, headings[at] ?? '', column);
+      if (unit.ok) values[key] = unit.text;
+      else fail(key, unit.message);
+    } else {
+      const number = readNumber(cell.replace(/%$/, '').trim());
+      if (!number.ok) fail(key, number.message);
+      else if (kind === 'own number' && (number.value < 0 || number.value > 1e9))
+        fail(key, `“${cell}” must be zero or more`);
+      else values[key] = kind === 'share' && number.value > 1 ? shareOf(number.value) : number.value;
+    }
+  }
+  return { values, errors, fail };
+}
+
+/** What of the cells is of the plate. */
+export const plateOf = (
+  columns: readonly ListColumn[],
+  values: Readonly<Record<string, string | number>>,
+): Record<string, string | number> =>
+  Object.fromEntries(
+    columns.flatMap((c) => {
+      const value = values[c.key];
+      return value === undefined || c.kind.startsWith('own') ? [] : [[c.key, value]];
+    }),
+  );
+
 /**
  * Reads one row of a list: a motor, or what is wrong in which column. Cells that a spreadsheet would run are refused.
  */
 export function readListRow(cells: readonly string[], headings: readonly string[], mapping: ListMapping): RowReading {
-  const errors: { column: string; message: string }[] = [];
-  const plate: Record<string, string | number> = {};
-  const own: { name?: string; quantity?: number; place?: string; days?: number; keptFor?: string; price?: number } = {};
-  const fail = (at: number, message: string): void =>
-    void errors.push({ column: headings[at] ?? `column ${at + 1}`, message });
-  for (const column of columns) {
-    const at = mapping[column.key];
-    if (at === undefined) continue;
-    const cell = (cells[at] ?? '').trim();
-    if (cell === '') {
-      if (column.needed) fail(at, 'is empty');
-      continue;
-    }
-    if (/^[=@]|^[+-](?![\d.,])/.test(cell)) {
-      fail(at, `“${cell.slice(0, 40)}” is a formula, not a value`);
-      continue;
-    }
-    if (column.key === 'name') own.name = cell.slice(0, 200);
-    else if (column.key === 'place' || column.key === 'keptFor') own[column.key] = cell.slice(0, 200);
-    else if (column.kind === 'text') plate[column.key] = column.key === 'insulation' ? cell.toUpperCase() : cell;
-    else if (column.kind === 'rating' || column.kind === 'quantity') {
-      const unit = withUnit(cell, headings[at] ?? '', column);
-      if (unit.ok) plate[column.key] = unit.text;
-      else fail(at, unit.message);
-    } else {
-      const number = readNumber(cell.replace(/%$/, '').trim());
-      if (!number.ok) fail(at, number.message);
-      else if (column.key === 'quantity' || column.key === 'days' || column.key === 'price') {
-        if (number.value >= 0 && number.value <= 1e9) own[column.key] = number.value;
-        else fail(at, `“${cell}” must be zero or more`);
-      } else plate[column.key] = column.kind === 'share' && number.value > 1 ? shareOf(number.value) : number.value;
-    }
-  }
+  const { values, errors, fail } = readCells(listColumns, cells, headings, mapping);
+  const plate = plateOf(listColumns, values);
   const reading = plateSchema.safeParse(plate);
   if (!reading.success)
     for (const issue of reading.error.issues) {
-      const key = columns.find((c) => c.key === issue.path[0])?.key;
-      const at = key === undefined ? undefined : mapping[key];
-      if (at !== undefined) fail(at, issue.message);
+      const key = String(issue.path[0]);
+      if (mapping[key] !== undefined) fail(key, issue.message);
     }
   if (errors.length > 0 || !reading.success) return { ok: false, errors };
-  const missing = missingOf(reading.data);
-  if (missing.length > 0)
-    return {
-      ok: false,
-      errors: missing.map((key) => {
-        const found = columns.find((c) => c.key === key);
-        const heading = found && headings[mapping[found.key] ?? -1];
-        return { column: heading ?? found?.label ?? key, message: missingWhy(reading.data, key) };
-      }),
-    };
+  for (const key of missingOf(reading.data)) fail(key, missingWhy(reading.data, key));
+  if (errors.length > 0) return { ok: false, errors };
+  const words = (key: ListKey): string => String(values[key] ?? '');
+  const number = (key: ListKey): number | undefined => (values[key] === undefined ? undefined : Number(values[key]));
+  const days = number('days');
   return {
     ok: true,
     entry: {
-      name: own.name ?? [plate.power, plate.speed, plate.frame].filter((x) => x !== undefined).join(', '),
+      name: words('name') || [plate.power, plate.speed, plate.frame].filter((x) => x !== undefined).join(', '),
       plate,
-      quantity: Math.round(own.quantity ?? 1),
-      place: own.place ?? '',
-      days: own.days === undefined ? null : Math.ceil(own.days),
-      keptFor: own.keptFor ?? '',
-      price: own.price ?? null,
+      quantity: Math.round(number('quantity') ?? 1),
+      place: words('place'),
+      days: days === undefined ? null : Math.ceil(days),
+      keptFor: words('keptFor'),
+      price: number('price') ?? null,
     },
   };
 }
+
+/** A list of motors that lie on a shelf or are quoted. */
+export const shelfList: ListKind<Omit<ShelfEntry, 'id'>> = { columns: listColumns, read: readListRow };
 
 const missingWhy = (plate: Plate, key: string): string =>
   key === 'current' && plate.current ? 'its groups do not match those of the voltage' : 'is missing';

@@ -7,6 +7,7 @@
   import Sun from '@lucide/svelte/icons/sun';
   import { reading, type Reading } from '$lib/ui/reading.svelte';
   import { setDark, theme } from '$lib/ui/theme.svelte';
+  import Finder from '$lib/desk/Finder.svelte';
   import KeysHelp from '$lib/ui/KeysHelp.svelte';
 
   let { children, data } = $props();
@@ -39,6 +40,7 @@
     </a>
     <a href={resolve('/')} class="link no-underline hover:underline">Plant</a>
     <a href={resolve('/shelf')} class="link no-underline hover:underline">Own shelf</a>
+    <a href={resolve('/guide')} class="link no-underline hover:underline">Guide</a>
     <span class="flex-1"></span>
     <label class="flex items-center gap-2 text-[13px] text-quiet">
       Read in
@@ -50,6 +52,7 @@
         bind:value={reading.system}
       />
     </label>
+    <Finder />
     <KeysHelp />
     <Button
       class="push px-2!"

@@ -7,8 +7,6 @@
   import { onMount } from 'svelte';
   import { goto, invalidateAll } from '$app/navigation';
   import { resolve } from '$app/paths';
-  import { tinykeys } from 'tinykeys';
-  import { singleKeys } from '$lib/ui/keys.svelte';
   import { stationIds, stationNames, words } from '$lib/ui/names';
   import Mark from '$lib/ui/Mark.svelte';
   import Tag from '$lib/ui/Tag.svelte';
@@ -32,7 +30,6 @@
     if (typeof supply !== 'object' || supply === null) return '';
     return ['voltage', 'frequency'].flatMap((k) => (k in supply ? String(Reflect.get(supply, k)) : [])).join(', ');
   });
-  let finder: HTMLInputElement | undefined = $state.raw();
 
   const shown = $derived(
     data.positions.filter((p) =>
@@ -55,8 +52,6 @@
         () => {},
       ),
   );
-
-  onMount(() => tinykeys(window, { '/': (e) => singleKeys.apply(e, () => finder?.focus()) }));
 
   function stateOf(p: (typeof data.positions)[number]): 'empty' | 'enough' | 'caution' | 'stop' {
     if (!p.stations) return 'empty';
@@ -119,15 +114,12 @@
     <h1 class="mr-4">{plant}</h1>
     <label class="flex items-center gap-2"
       ><span class="text-quiet">Find</span>
-      <Input
-        bind:elementRef={finder}
-        bind:value={query}
-        class="field w-64!"
-        type="search"
-        placeholder="tag, name, machine, motor"
-      />
+      <Input bind:value={query} class="field w-64!" type="search" placeholder="tag, name, machine, motor" />
     </label>
     <span class="flex-1"></span>
+    <a class="link" href="{resolve('/api/v1/positions')}?as=csv" download data-sveltekit-reload>CSV</a>
+    <a class="link" href="{resolve('/api/v1/positions')}?as=xlsx" download data-sveltekit-reload>XLSX</a>
+    <a class="link" href={resolve('/import')}>Bring in a list</a>
     <label class="push focus-within:outline-2">
       Bring in a position
       <input

@@ -78,6 +78,11 @@ async function call<T>(path: string, { method, type, body, match }: Sent = {}): 
 
 const json = (body: unknown): Pick<Sent, 'type' | 'body'> => ({ type: 'application/json', body: JSON.stringify(body) });
 
+/** The positions of all plants, as a finder needs them. */
+export const listPositions = () =>
+  call<readonly { readonly id: string; readonly tag: string; readonly name: string; readonly area: string }[]>(
+    'positions',
+  );
 export const createPosition = (position: { tag: string; name: string; area: string; plant: string }) =>
   call<{ readonly id: string; readonly studyId: string }>('positions', { method: 'POST', ...json(position) });
 /** A new position that begins with a case: made and saved once; where the case is refused the position stays, empty. */
@@ -118,13 +123,52 @@ export const changeOnShelf = (id: string, version: number, change: nameplate.She
   call<unknown>(`shelf/${id}`, { method: 'PATCH', match: String(version), ...json(change) });
 export const takeOffShelf = (id: string, version: number) =>
   call<unknown>(`shelf/${id}`, { method: 'DELETE', match: String(version) });
-/** Reads a list of motors; takes the good rows where `take` is set. */
-export function importList(plant: string, file: File, mapping: nameplate.ListMapping | undefined, take: boolean) {
+/** What a list becomes: motors on the shelf, or positions. */
+export type ListTarget = 'shelf' | 'positions';
+export interface ListChoices {
+  readonly mapping?: nameplate.ListMapping;
+  readonly constants?: nameplate.ListConstants;
+}
+/** Reads a list; takes its good rows where `take` is set, and says how far it is where that takes time. */
+export async function importList(
+  plant: string,
+  target: ListTarget,
+  file: File,
+  { mapping, constants }: ListChoices,
+  take: boolean,
+  progress: (done: number, of: number) => void = () => {},
+): Promise<Answer<ListTold>> {
   const query = new URLSearchParams();
   if (mapping) query.set('mapping', JSON.stringify(mapping));
+  if (constants) query.set('constants', JSON.stringify(constants));
   if (take) query.set('take', 'good');
-  return call<ListTold>(`plants/${plant}/shelf/import?${query}`, { method: 'POST', type: 'text/csv', body: file });
+  const path = `plants/${plant}/${target}/import?${query}`;
+  const sent = { method: 'POST', type: file.type || 'text/csv', body: file } as const;
+  if (!take || target === 'shelf') return call<ListTold>(path, sent);
+  try {
+    const response = await fetch(`/api/v1/${path}`, { ...sent, headers: { 'content-type': sent.type } });
+    if (!response.ok || !response.body)
+      return { ok: false, status: response.status, problem: (await response.json()) as Problem };
+    let rest = '';
+    const lines = response.body.pipeThrough(new TextDecoderStream()).getReader();
+    for (;;) {
+      const { done, value } = await lines.read();
+      if (done) break;
+      const whole = (rest + value).split('\n');
+      rest = whole.pop() ?? '';
+      for (const line of whole) {
+        const told = JSON.parse(line) as ListLine;
+        if ('problem' in told) return { ok: false, status: 500, problem: told.problem };
+        if ('taken' in told) return { ok: true, value: told };
+        progress(told.done, told.of);
+      }
+    }
+    return { ok: false, status: 0, problem: { title: 'The answer broke off: look whether the positions are there' } };
+  } catch {
+    return { ok: false, status: 0, problem: { title: 'The server did not answer' } };
+  }
 }
+type ListLine = ListTold | { readonly problem: Problem } | { readonly done: number; readonly of: number };
 
 /** The plant's shelf as a spreadsheet's file; undefined where the server did not answer. */
 export async function shelfAsCsv(plant: string): Promise<Blob | undefined> {

@@ -38,11 +38,11 @@
     <b class="font-semibold">{changes.choice.after ?? 'no choice'}</b>
   </p>
 {/if}
-{#each [['come', changes.come, 'new'] as const, ['gone', changes.gone, 'gone'] as const] as [which, list, word] (which)}
+{#each [['new', changes.come], ['now', changes.reworded], ['gone', changes.gone]] as const as [word, list] (word)}
   {#each list as f (f.id + f.text)}
     <p class="mb-1 flex gap-2">
       <span class="mt-0.5"><Mark state={f.level} /></span>
-      <span class={which === 'gone' ? 'text-quiet' : ''}><b class="font-semibold">{word}:</b> {f.text}</span>
+      <span class={word === 'gone' ? 'text-quiet' : ''}><b class="font-semibold">{word}:</b> {f.text}</span>
     </p>
   {/each}
 {/each}

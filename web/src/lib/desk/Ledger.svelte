@@ -85,7 +85,7 @@
     {#if changes && (changes.choice || changes.figures.length > 0 || changes.gone.length > 0)}
       <section class="mb-3 rounded-[3px] bg-paper p-2 text-[13px]" aria-label="What changed" data-testid="changed">
         <h3 class="mb-1 font-medium">With {desk().since?.called}</h3>
-        <Changed changes={{ ...changes, come: [] }} {station} />
+        <Changed changes={{ ...changes, come: [], reworded: [] }} {station} />
       </section>
     {/if}
     <div data-testid="findings">

@@ -1,17 +1,15 @@
 <script lang="ts">
-  import { Button, Checkbox, Kbd, Table } from 'flowbite-svelte';
+  import { Button, Checkbox, Kbd, Modal, Table } from 'flowbite-svelte';
   import { onMount } from 'svelte';
   import { tinykeys } from 'tinykeys';
   import { singleKeys } from './keys.svelte';
 
   let open = $state(false);
-  onMount(() =>
-    tinykeys(window, { 'Shift+?': (e) => singleKeys.apply(e, () => (open = !open)), Escape: () => (open = false) }),
-  );
+  onMount(() => tinykeys(window, { 'Shift+?': (e) => singleKeys.apply(e, () => (open = !open)) }));
 
   const keys: readonly (readonly [string, string])[] = [
     ['Alt+1 … Alt+0', 'the ten stations'],
-    ['/', 'find a position, or a field of this one'],
+    ['/', 'find a station, field, figure, position, or something to do'],
     ['w', 'working of the figure under focus'],
     ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo (outside fields)'],
     ['Ctrl+S', 'save a revision'],
@@ -20,24 +18,27 @@
   ];
 </script>
 
-<div class="relative">
-  <Button class="push px-2!" aria-expanded={open} onclick={() => (open = !open)}>Keys</Button>
-  {#if open}
-    <div class="box absolute right-0 z-10 mt-1 w-80 p-3" style="box-shadow: var(--shadow)">
-      <Table class="dense">
-        <tbody>
-          {#each keys as [key, what] (key)}
-            <tr
-              ><td class="whitespace-nowrap"
-                ><Kbd class="rounded-sm border border-edge bg-paper px-1 font-condensed font-semibold text-ink"
-                  >{key}</Kbd
-                ></td
-              ><td>{what}</td></tr
-            >
-          {/each}
-        </tbody>
-      </Table>
-      <Checkbox class="mt-2 gap-2" bind:checked={singleKeys.on}>single keys outside fields</Checkbox>
-    </div>
-  {/if}
-</div>
+<Button class="push px-2!" aria-haspopup="dialog" onclick={() => (open = true)}>Keys</Button>
+<Modal
+  bind:open
+  size="xs"
+  placement="top-right"
+  dismissable={false}
+  aria-label="Keys"
+  transitionParams={{ duration: 0 }}
+  class="floats"
+>
+  <Table class="dense">
+    <tbody>
+      {#each keys as [key, what] (key)}
+        <tr
+          ><td class="whitespace-nowrap"
+            ><Kbd class="rounded-sm border border-edge bg-paper px-1 font-condensed font-semibold text-ink">{key}</Kbd
+            ></td
+          ><td>{what}</td></tr
+        >
+      {/each}
+    </tbody>
+  </Table>
+  <Checkbox class="mt-2 gap-2" bind:checked={singleKeys.on}>single keys outside fields</Checkbox>
+</Modal>

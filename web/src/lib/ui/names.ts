@@ -1,5 +1,6 @@
 import type { Figure } from '@pilgrim/core';
 import { isStation, stations, type StationName } from '@pilgrim/core/vocabulary';
+import fields from '$lib/generated/fields.json';
 
 export { figureName, isStation, methodOfFigure, stationNames } from '@pilgrim/core/vocabulary';
 
@@ -16,12 +17,15 @@ export function stationOfField(path: string): StationId {
   return isStation(head) ? head : 'plate';
 }
 
-const shownNames = new Map<string, string>();
+const shownNames = new Map<string, string>(Object.entries(fields));
+
+/** Every field that has one name on all screens, with it. */
+export const namedFields = (): readonly (readonly [path: string, label: string])[] => [...shownNames];
 
 /** Remembers what a field is called on its screen, so that whoever speaks of it elsewhere says the same. */
 export const nameField = (path: string, label: string): void => void shownNames.set(path, label);
 
-/** A field as its screen calls it ("Pull"); before that was seen, the end of its path ("demand force"). */
+/** A field as its screen calls it ("Pull"); where screens differ and none was seen, the end of its path. */
 export const fieldName = (path: string): string =>
   shownNames.get(path) ??
   path

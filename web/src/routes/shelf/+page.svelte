@@ -5,7 +5,7 @@
   import { goto, invalidateAll } from '$app/navigation';
   import { resolve } from '$app/paths';
   import Group from '$lib/ui/Group.svelte';
-  import ListImport from '$lib/shelf/ListImport.svelte';
+  import ListImport from '$lib/lists/ListImport.svelte';
   import PlateToShelf from '$lib/shelf/PlateToShelf.svelte';
 
   let { data } = $props();
@@ -83,7 +83,12 @@
       <Group title="Bring in a list"
         ><ListImport
           plantId={plant.id}
+          target="shelf"
           columns={data.columns}
+          words={{
+            take: (n) => `Put ${n} on the shelf`,
+            taken: (n, file) => `${n} motors of ${file} are on the shelf.`,
+          }}
           taken={(n) => void changed(`${n.toLocaleString('en')} motors were taken.`)}
         /></Group
       >

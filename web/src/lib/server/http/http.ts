@@ -6,6 +6,9 @@ import { log } from './log';
 export const jsonLimit = 2 * 1024 * 1024;
 export const fileLimit = 25 * 1024 * 1024;
 
+/** Media type of a workbook (XLSX). */
+export const sheetType = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
+
 export function problemResponse(problem: Problem): Response {
   return new Response(JSON.stringify({ type: 'about:blank', ...problem }), {
     status: problem.status,

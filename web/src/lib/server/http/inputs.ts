@@ -1,4 +1,4 @@
-import { nameplate, type CaseText } from '@pilgrim/core';
+import type { CaseText } from '@pilgrim/core';
 import { z } from 'zod';
 
 const name = (max: number) => z.string({ error: 'write a name' }).trim().min(1, { error: 'write a name' }).max(max);
@@ -33,4 +33,9 @@ export const shelfChange = z.strictObject({
   days: days.optional(),
   keptFor: shelfText.optional(),
 });
-export const listMapping = z.partialRecord(z.enum(nameplate.listColumns.map((c) => c.key)), z.int().min(0).max(1000));
+/** How a list's columns are understood, and what is the same in all its rows. */
+export const listChoices = (keys: readonly string[]) =>
+  z.strictObject({
+    mapping: z.partialRecord(z.enum(keys), z.int().min(0).max(1000)).optional(),
+    constants: z.partialRecord(z.enum(keys), z.string().max(200)).optional(),
+  });

@@ -1,6 +1,7 @@
 import { caseSchema, coreVersion, resultSchema } from '@pilgrim/core';
 import { z } from 'zod';
 import { positionFile } from '$lib/server/exchange/exchange';
+import { sheetType } from './http';
 import { newPosition, newRevision, newShelfMotor, newStudy, positionChange, shelfChange } from './inputs';
 
 const options = { io: 'input', unrepresentable: 'any' } as const;
@@ -26,6 +27,34 @@ const match = {
 const outdated = { '412': problem('Changed since you read it'), '428': problem('If-Match is missing') };
 const body = (schema: unknown) => ({ required: true, ...json(schema) });
 
+const listQuery = [
+  {
+    name: 'take',
+    in: 'query',
+    schema: { enum: ['good'] },
+    description: 'Left out: the list is only read and told',
+  },
+  {
+    name: 'mapping',
+    in: 'query',
+    schema: { type: 'string' },
+    description: 'JSON: field → column, counted from 0; left out: guessed',
+  },
+  {
+    name: 'constants',
+    in: 'query',
+    schema: { type: 'string' },
+    description: 'JSON: field → what it is in every row',
+  },
+];
+const list = { required: true, content: { 'text/csv': {}, [sheetType]: {} } };
+const listTold = {
+  '200': ok('What the list holds: columns, mapping, good and bad rows, errors by line and column'),
+  '201': ok('The same; its good rows were taken'),
+  '413': problem('Larger than 25 MB'),
+  '422': problem('Not UTF-8, neither CSV nor XLSX, or columns missing; nothing was taken'),
+};
+
 /** The HTTP face, made from the same schemas that check what comes in. */
 export const openApi = {
   openapi: '3.1.0',
@@ -43,7 +72,12 @@ export const openApi = {
       },
     },
     '/api/v1/positions': {
-      get: { responses: { '200': ok('All positions') } },
+      get: {
+        parameters: [
+          { name: 'as', in: 'query', schema: { enum: ['csv', 'xlsx'] }, description: 'A sheet instead of JSON' },
+        ],
+        responses: { '200': ok('All positions that are not in the trash') },
+      },
       post: { requestBody: body(of(newPosition)), responses: { '201': ok('The new position') } },
     },
     '/api/v1/positions/import': {
@@ -133,29 +167,19 @@ export const openApi = {
       },
     },
     '/api/v1/plants/{id}/shelf/import': {
-      parameters: [
-        path('id'),
-        {
-          name: 'take',
-          in: 'query',
-          schema: { enum: ['good'] },
-          description: 'Left out: the list is only read and told',
-        },
-        {
-          name: 'mapping',
-          in: 'query',
-          schema: { type: 'string' },
-          description: 'JSON: field → column, counted from 0; left out: guessed',
-        },
-      ],
+      parameters: [path('id'), ...listQuery],
+      post: { requestBody: list, responses: { ...listTold, '409': problem('More than a shelf holds') } },
+    },
+    '/api/v1/plants/{id}/positions/import': {
+      parameters: [path('id'), ...listQuery],
       post: {
-        requestBody: { required: true, content: { 'text/csv': {} } },
+        requestBody: list,
         responses: {
-          '200': ok('What the list holds: columns, mapping, good and bad rows, errors by line and column'),
-          '201': ok('The same; its good rows were taken'),
-          '409': problem('More than a shelf holds'),
-          '413': problem('Larger than 25 MB'),
-          '422': problem('Not UTF-8, not CSV, or columns missing; nothing was taken'),
+          ...listTold,
+          '201': {
+            description: 'Lines of JSON: how many are worked out, and last the same as without take',
+            content: { 'application/x-ndjson': {} },
+          },
         },
       },
     },

@@ -1,7 +1,7 @@
-import { solve, type Case, type CaseText, type Result } from '@pilgrim/core';
+import { nameplate, readCase, solve, type Case, type CaseText, type Result } from '@pilgrim/core';
 import type { JSONValue, TransactionSql } from 'postgres';
 import type { Sql } from '$lib/server/db/database';
-import { motorsOf, plantOfStudy } from '$lib/server/shelf/shelf';
+import { motorsOf, plantOfStudy, type Plant } from '$lib/server/shelf/shelf';
 
 /** Anything that runs SQL: the pool or one transaction. */
 type Runner = Sql | TransactionSql;
@@ -78,6 +78,23 @@ export async function listPositions(sql: Sql): Promise<PositionListed[]> {
     order by a.place, a.name, p.tag`;
 }
 
+/** The plant list as a sheet: a line of headings, then each position with its plate and what its revision answers. */
+export async function positionsSheet(sql: Sql): Promise<(string | number)[][]> {
+  const cases = await sql<{ id: string; caseText: CaseText }[]>`
+    select s.position_id as id, r.case_text as "caseText" from studies s join revisions r on r.id = s.head`;
+  const textOf = new Map(cases.map((c) => [c.id, c.caseText]));
+  const rows = (await listPositions(sql)).map((p) => [
+    ...nameplate.positionCells({ ...p, case: textOf.get(p.id) ?? { format: 'pilgrim.case/1', practice: 'iec' } }),
+    p.choice ?? '',
+    p.worst ? `${p.worst.level}: ${p.worst.text}` : '',
+    p.newEnergy === null ? '' : Math.round(p.newEnergy),
+    p.newEnergy === null || p.energyPrice === null ? '' : Math.round(p.newEnergy * p.energyPrice),
+    p.currency ?? '',
+  ]);
+  const answers = ['Standing choice', 'Worst finding', 'Energy a year (kWh)', 'Cost of it a year', 'Currency'];
+  return [[...nameplate.positionColumns.map((c) => c.label), ...answers], ...rows];
+}
+
 export async function findPosition(sql: Runner, id: string): Promise<PositionRow | undefined> {
   const [row] = await sql<PositionRow[]>`
     select p.id, p.tag, p.name, a.name as area, pl.name as plant, pl.id as "plantId", p.version,
@@ -120,6 +137,54 @@ async function areaId(tx: TransactionSql, { plant, area }: Pick<NewPosition, 'pl
     returning id`;
   if (!row) throw new Error('area not made');
   return row.id;
+}
+
+/**
+ * Positions of a list, each with its case solved and saved as its first revision: all of them or none. `progress` is
+ * told how many are solved; others are served between.
+ */
+export async function addPositions(
+  sql: Sql,
+  plant: Plant,
+  rows: readonly nameplate.PositionRow[],
+  progress: (done: number) => void,
+): Promise<void> {
+  const solved: { readonly row: nameplate.PositionRow; readonly result: Result }[] = [];
+  for (const row of rows) {
+    const reading = readCase(row.case);
+    if (!reading.ok) throw new Error(`row ${row.tag} was read, and is not a case`);
+    const shelf = await motorsOf(sql, plant, reading.value.practice, [row.tag, row.name]);
+    solved.push({ row, result: solve(reading.value, shelf) });
+    progress(solved.length);
+    await new Promise((done) => setImmediate(done));
+  }
+  await sql.begin(async (tx) => {
+    for (const { row, result } of solved) {
+      const [id, studyId, revision] = [crypto.randomUUID(), crypto.randomUUID(), crypto.randomUUID()];
+      const area = await areaId(tx, { plant: plant.name, area: row.area });
+      await tx`insert into positions (id, area_id, tag, name) values (${id}, ${area}, ${row.tag}, ${row.name})`;
+      await tx`insert into studies (id, position_id, name) values (${studyId}, ${id}, 'Main')`;
+      await insertRevision(tx, {
+        id: revision,
+        studyId,
+        parent: null,
+        caseText: row.case,
+        result,
+        coreVersion: result.core,
+        author: 'list',
+        note: 'From a list',
+      });
+      await tx`update studies set head = ${revision} where id = ${studyId}`;
+    }
+  });
+}
+
+/** Tags of a plant's positions that are not in the trash. */
+export async function tagsOf(sql: Sql, plantId: string): Promise<ReadonlySet<string>> {
+  const rows = await sql<{ tag: string }[]>`
+    select p.tag from positions p join areas a on a.id = p.area_id
+    where a.plant_id = ${plantId} and p.deleted_at is null`;
+  return new Set(rows.map((r) => r.tag));
 }
 
 /** Renames a position if it is still at the version the caller saw. */

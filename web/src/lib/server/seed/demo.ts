@@ -1,11 +1,11 @@
 import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { readCase, type CaseText } from '@pilgrim/core';
+import { nameplate, readCase, type CaseText } from '@pilgrim/core';
 import { z } from 'zod';
 import type { Sql } from '$lib/server/db/database';
 import { cleanImage } from '$lib/server/photographs/image';
 import { keepPhotograph } from '$lib/server/photographs/photographs';
-import { readMotorList } from '$lib/server/shelf/list';
+import { readList } from '$lib/server/lists/list';
 import { addToShelf } from '$lib/server/shelf/shelf';
 import { createPosition, findPosition, saveRevision } from '$lib/server/positions/positions';
 
@@ -50,7 +50,7 @@ export async function loadDemo(sql: Sql, folder: string): Promise<void> {
 /** The demo plant's own shelf: a list such as a storekeeper keeps. */
 async function loadShelf(sql: Sql, folder: string): Promise<void> {
   const [plant] = await sql<{ id: string }[]>`select id from plants limit 1`;
-  const { good, errors } = await readMotorList(await readFile(join(folder, 'shelf.csv')), undefined);
+  const { good, errors } = await readList(await readFile(join(folder, 'shelf.csv')), nameplate.shelfList, undefined);
   if (errors.length > 0)
     throw new Error(errors.map((e) => `shelf.csv, line ${e.line}, ${e.column}: ${e.message}`).join('; '));
   if (plant) await addToShelf(sql, plant.id, good);

@@ -6,7 +6,7 @@
   import type { Json } from '$lib/desk/paths';
   import { nameField } from '$lib/ui/names';
   import { OwnText } from '$lib/ui/own.svelte';
-  import type { Stamp } from './stamps';
+  import { stampName, type Stamp } from './stamps';
 
   interface Props {
     stamp: Stamp;
@@ -19,7 +19,7 @@
   let { stamp, base, ringed, from }: Props = $props();
   const desk = useDesk();
   const path = $derived(`${base}.${stamp.key}`);
-  $effect.pre(() => nameField(path, `Plate ${(stamp.long ?? stamp.label).toLowerCase()}`));
+  $effect.pre(() => nameField(path, stampName(stamp)));
   const id = $derived(`p-${path.replace(/\W/g, '-')}`);
   const value = $derived(desk().value(path));
 

@@ -1,4 +1,5 @@
 import type { Dimension } from '@pilgrim/core/quantity';
+import { nameField } from '$lib/ui/names';
 
 /** One stamped label of a plate: its field, how what stands there is read, and an example. */
 export interface Stamp {
@@ -99,3 +100,11 @@ export const secondStamps: readonly Stamp[] = [
   }),
   of('alternate.current', 'AMPS (2)', 'group', '74/37 A', { ...wideCurrent, long: 'Amps at the second frequency' }),
 ];
+
+/** What a stamp's field is called elsewhere. */
+export const stampName = (stamp: Stamp): string => `Plate ${(stamp.long ?? stamp.label).toLowerCase()}`;
+
+/** Tells what the fields of a plate are called, before the plate is seen. */
+export function nameStamps(iec: boolean): void {
+  for (const stamp of [...mainStamps(iec), ...moreStamps]) nameField(`plate.${stamp.key}`, stampName(stamp));
+}

@@ -10,7 +10,18 @@
   import { formatDistanceToNow } from 'date-fns/formatDistanceToNow';
   import { tinykeys } from 'tinykeys';
   import { inField, singleKeys } from '$lib/ui/keys.svelte';
-  import { fieldName, isStation, stationIds, stationOfField } from '$lib/ui/names';
+  import {
+    fieldName,
+    figureName,
+    isStation,
+    namedFields,
+    stationIds,
+    stationNames,
+    stationOfField,
+  } from '$lib/ui/names';
+  import { textOf } from '$lib/ui/reading.svelte';
+  import { nameStamps } from '$lib/stations/plate/stamps';
+  import { findHere, type Findable } from '$lib/desk/find.svelte';
   import Conflict from '$lib/desk/Conflict.svelte';
   import { provideGoto } from '$lib/desk/goto';
   import Ledger from '$lib/desk/Ledger.svelte';
@@ -81,17 +92,57 @@
           desk.working = desk.working === null ? (id ?? null) : null;
         }),
       Escape: () => (desk.working = null),
-      '/': (e) => singleKeys.apply(e, () => document.querySelector<HTMLElement>('#desk [data-path]')?.focus()),
     });
+    findHere.of = found;
     const keep = () => void desk.keepDraft();
     addEventListener('pagehide', keep);
-    return () => (unkeyed(), removeEventListener('pagehide', keep));
+    return () => (unkeyed(), (findHere.of = () => []), removeEventListener('pagehide', keep));
   });
 
   async function remove(): Promise<void> {
     const answer = await removePosition(data.position.id, data.position.version);
     if (answer.ok) await navigate(resolve('/'), { invalidateAll: true });
     else desk.message = 'Not deleted: it was changed in between. Reload and try again.';
+  }
+
+  untrack(() => nameStamps(data.head?.result.practice !== 'north-america'));
+  /** What can be found while this position is open: its stations, what can be done, its fields and its figures. */
+  function found(): Findable[] {
+    const actions: readonly (readonly [name: string, more: string, act: () => void])[] = [
+      ['Save a revision', 'Ctrl+S', () => void save()],
+      ['Undo', desk.undoes ?? 'nothing to take back', () => desk.undo()],
+      [
+        'History',
+        'revisions, compared and brought back',
+        () => void navigate(resolve('/positions/[id]/history', { id: data.position.id })),
+      ],
+      ['Copy', 'this position under a new name', startCopy],
+      ['Delete', 'into the trash', () => (asking = true)],
+    ];
+    return [
+      ...stationIds.map((s): Findable => ({
+        id: `station ${s}`,
+        kind: 'station',
+        name: stationNames[s],
+        more: desk.result?.stations[s].key ?? '',
+        act: () => void visit(s),
+      })),
+      ...actions.map(([name, more, act]): Findable => ({ id: `action ${name}`, kind: 'action', name, more, act })),
+      ...namedFields().map(([path, label]): Findable => ({
+        id: `field ${path}`,
+        kind: 'field',
+        name: label,
+        more: stationNames[stationOfField(path)],
+        act: () => void goto(path),
+      })),
+      ...Object.entries(desk.result?.figures ?? {}).map(([id, figure]): Findable => ({
+        id: `figure ${id}`,
+        kind: 'figure',
+        name: figureName(id),
+        more: `${textOf(figure)}, ${stationNames[figure.station]}`,
+        act: () => void visit(figure.station).then(() => (desk.working = id)),
+      })),
+    ];
   }
 
   const states = { saved: 'Saved', edited: 'Edited, draft kept', saving: 'Saving …', failed: 'Not saved' } as const;
