@@ -290,7 +290,7 @@ test('the errand orders what is asked; a wasteful motor is compared: keep, drive
   await page.getByLabel('Errand').selectOption({ label: 'it runs, but wastes energy' });
   const asked = page.getByTestId('asked');
   await expect(asked).toContainText('1 of 10 asked first still open');
-  await asked.getByRole('button', { name: 'money energy price' }).click();
+  await asked.getByRole('button', { name: 'Energy price, per kWh' }).click();
   await expect(page.locator('[data-path="money.energyPrice"]')).toBeFocused();
   await page.keyboard.type('0.2');
   await page

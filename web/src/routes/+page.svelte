@@ -7,7 +7,7 @@
   import { onMount } from 'svelte';
   import { goto, invalidateAll } from '$app/navigation';
   import { resolve } from '$app/paths';
-  import { stationIds, stationNames, words } from '$lib/ui/names';
+  import { entryOf, stationIds, stationNames, words } from '$lib/ui/names';
   import Mark from '$lib/ui/Mark.svelte';
   import Tag from '$lib/ui/Tag.svelte';
 
@@ -190,8 +190,7 @@
                 <td class="font-sans text-[14px]"
                   ><a
                     class="link font-medium"
-                    href={resolve('/positions/[id]/[station]', { id: p.id, station: p.choice ? 'choice' : 'plate' })}
-                    >{p.name}</a
+                    href={resolve('/positions/[id]/[station]', { id: p.id, station: entryOf(p) })}>{p.name}</a
                   >
                   {#if drafted.includes(p.studyId)}<Tag>draft on this machine</Tag>{/if}</td
                 >

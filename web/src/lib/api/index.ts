@@ -78,11 +78,15 @@ async function call<T>(path: string, { method, type, body, match }: Sent = {}): 
 
 const json = (body: unknown): Pick<Sent, 'type' | 'body'> => ({ type: 'application/json', body: JSON.stringify(body) });
 
-/** The positions of all plants, as a finder needs them. */
-export const listPositions = () =>
-  call<readonly { readonly id: string; readonly tag: string; readonly name: string; readonly area: string }[]>(
-    'positions',
-  );
+/** A position as a finder needs it. */
+export interface PositionFound {
+  readonly id: string;
+  readonly tag: string;
+  readonly name: string;
+  readonly area: string;
+  readonly choice: string | null;
+}
+export const listPositions = () => call<readonly PositionFound[]>('positions');
 export const createPosition = (position: { tag: string; name: string; area: string; plant: string }) =>
   call<{ readonly id: string; readonly studyId: string }>('positions', { method: 'POST', ...json(position) });
 /** A new position that begins with a case: made and saved once; where the case is refused the position stays, empty. */

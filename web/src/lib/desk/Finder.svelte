@@ -6,6 +6,7 @@
   import { tinykeys } from 'tinykeys';
   import { listPositions } from '$lib/api';
   import { singleKeys } from '$lib/ui/keys.svelte';
+  import { entryOf } from '$lib/ui/names';
   import { find, findHere, type Findable } from './find.svelte';
 
   let open = $state(false);
@@ -38,7 +39,7 @@
       kind: 'position',
       name: `${p.tag} ${p.name}`,
       more: p.area,
-      act: () => void goto(resolve('/positions/[id]/[station]', { id: p.id, station: 'plate' })),
+      act: () => void goto(resolve('/positions/[id]/[station]', { id: p.id, station: entryOf(p) })),
     }));
   }
   function take(f: Findable | undefined): void {
@@ -49,6 +50,7 @@
   }
   function keys(e: KeyboardEvent): void {
     if (e.key === 'Enter') take(found[chosen]);
+    else if (e.key === 'Escape') open = false;
     else if (e.key === 'ArrowDown') at = Math.min(chosen + 1, found.length - 1);
     else if (e.key === 'ArrowUp') at = Math.max(chosen - 1, 0);
     else return;

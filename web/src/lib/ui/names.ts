@@ -7,6 +7,10 @@ export { figureName, isStation, methodOfFigure, stationNames } from '@pilgrim/co
 export type StationId = StationName;
 export const stationIds = stations;
 
+/** Where a position is entered: at its choice, where there is one. */
+export const entryOf = ({ choice }: { readonly choice: string | null }): StationId =>
+  choice === null ? 'plate' : 'choice';
+
 /** The station on whose desk a field of the case stands. */
 export function stationOfField(path: string): StationId {
   const head = path.split(/[.[]/)[0] ?? '';
