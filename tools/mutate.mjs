@@ -23,7 +23,7 @@ const areas = {
   ],
   judge: [
     ...['verdicts', 'choice', 'firstChoice', 'beside', 'trade', 'known', 'practice', 'judgement', 'special', 'start'],
-    ...['findings', 'history', 'columns', 'judgeTell', 'hazard', 'plateSupply'],
+    ...['judgeParts', 'findings', 'history', 'columns', 'judgeTell', 'hazard', 'plateSupply'],
   ],
   needs: ['choice', 'firstChoice', 'judgement', 'stations', 'figures', 'load', 'special', 'start'],
   stations: [

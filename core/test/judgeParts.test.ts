@@ -1,0 +1,211 @@
+import { describe, expect, it } from 'vitest';
+import { genericMotors, nameplate, type CaseText, type Motor, type Result } from '@pilgrim/core';
+import { code } from '../src/judge/code';
+import { judgeLesson } from '../src/judge/lessons';
+import { passIf, problemCode, problemText, withReserve } from '../src/judge/requirement';
+import type { Tried } from '../src/runs';
+import type { Needs } from '../src/needs';
+import { conveyor, solved } from './cases';
+
+/** The judge's small parts, each at both sides of its limits. */
+
+it('a reserve of nothing is a caution, less than nothing fails, what is wanted passes', () => {
+  expect([-0.001, 0, 0.099, 0.1].map((r) => withReserve(r, 0.1))).toEqual([
+    code.fail,
+    code.caution,
+    code.caution,
+    code.pass,
+  ]);
+  expect([passIf(true), passIf(false), passIf(false, code.caution)]).toEqual([code.pass, code.fail, code.caution]);
+});
+
+it('of what a simulated start has against it, the worst of the kinds asked counts; notes do not', () => {
+  // Only what is read of a run.
+  const tried = {
+    problems: [
+      { id: 'start.supply-weak', level: 'caution', text: 'dips' },
+      { id: 'start.stalls', level: 'fail', text: 'stalls' },
+      { id: 'start.slow', level: 'note', text: 'slow' },
+    ],
+  } as unknown as Tried;
+  expect(problemCode(tried, ['start.supply-weak'])).toBe(code.caution);
+  expect(problemCode(tried, ['start.supply-weak', 'start.stalls'])).toBe(code.fail);
+  expect(problemCode(tried, ['start.slow' as never])).toBe(code.pass);
+  expect(problemText(tried, ['start.supply-weak', 'start.stalls'])).toBe('dips stalls');
+  expect(problemText(tried, ['start.source-unknown'])).toBeUndefined();
+  expect(problemText(undefined, ['start.stalls'])).toBeUndefined();
+});
+
+describe('what the old motor’s failure taught', () => {
+  const motor = genericMotors().find((m) => m.id === 'na-tefc-25hp-4p');
+  if (!motor) throw new Error('no motor');
+  const lesson = (
+    id: nameplate.LessonId,
+    {
+      old = {},
+      is = {},
+      method = 'direct' as const,
+      min = 1,
+    }: {
+      old?: object;
+      is?: Partial<Motor>;
+      method?: 'direct' | 'drive' | 'soft-starter' | 'star-delta';
+      min?: number;
+    } = {},
+  ) => {
+    const needs = {
+      old,
+      place: { motorDerating: 0.8 },
+      speed: { variable: min < 1, min },
+      load: { speed: 1770, shape: { kind: 'constant' } },
+    } as unknown as Needs;
+    const { outcome, margin, text } = judgeLesson(needs, id, { ...motor, ...is }, method);
+    return { outcome, margin, text: typeof text === 'function' ? (text as () => string)() : text };
+  };
+
+  it('a motor that was overheated wants its rating again after heat and height, to half a per cent', () => {
+    const power = 20 * 745.7;
+    expect(lesson('history-reserve', { old: { power }, is: { power: power / 0.8 } }).outcome).toBe('pass');
+    expect(lesson('history-reserve', { old: { power }, is: { power: (power / 0.8) * 0.996 } }).outcome).toBe('pass');
+    expect(lesson('history-reserve', { old: { power }, is: { power: (power / 0.8) * 0.994 } }).outcome).toBe('caution');
+    expect(lesson('history-reserve', { old: { power }, is: { power } }).margin).toBeCloseTo(-0.2, 9);
+    expect(lesson('history-reserve').text).toContain('measure the load');
+  });
+
+  it('an enclosure: more than before passes, as before is a caution, open never', () => {
+    const of = (was: Motor['enclosure'] | undefined, is: Motor['enclosure']) =>
+      lesson('history-enclosure', { old: { enclosure: was }, is: { enclosure: is, enclosureText: 'It' } });
+    expect(of('open', 'open')).toMatchObject({ outcome: 'fail', text: expect.stringContaining('as before') });
+    expect(of(undefined, 'open')).toMatchObject({ outcome: 'fail', text: 'It: dirt or water would come in.' });
+    expect(of('enclosed', 'open').outcome).toBe('fail');
+    expect(of('open', 'enclosed')).toMatchObject({ outcome: 'pass', text: 'It keeps out more than the old one did.' });
+    expect(of('enclosed', 'severe-duty').text).toBe('It keeps out more than the old one did.');
+    expect(of('enclosed', 'enclosed')).toMatchObject({
+      outcome: 'caution',
+      text: expect.stringContaining('as before'),
+    });
+    expect(of(undefined, 'enclosed').outcome).toBe('caution');
+    expect(of('washdown', 'severe-duty')).toMatchObject({
+      outcome: 'pass',
+      text: expect.stringContaining('made for it'),
+    });
+    expect(of(undefined, 'washdown').outcome).toBe('pass');
+  });
+
+  it('too little cooling: the fan’s own lowest speed, both sides; full speed has full air', () => {
+    const turndown = { variableTorque: 10, constantTorque: 4 };
+    const of = (min: number, inverterDuty = false) =>
+      lesson('history-cooling', { method: 'drive', min, is: { turndown, speed: 1770, inverterDuty } });
+    expect(lesson('history-cooling').outcome).toBe('pass');
+    expect(lesson('history-cooling', { method: 'drive' }).outcome).toBe('pass');
+    expect(of(0.24)).toMatchObject({ outcome: 'fail' });
+    expect(of(0.25)).toMatchObject({ outcome: 'caution', margin: 0 });
+    expect(of(0.5, true)).toMatchObject({ outcome: 'pass', text: 'Inverter duty: made to run slow.' });
+  });
+
+  it('starts, a lost phase and shock ask who starts it', () => {
+    for (const id of ['history-starts', 'history-phase-loss', 'history-shock'] as const) {
+      expect(lesson(id, { method: 'drive' }).outcome, id).toBe('pass');
+      expect(lesson(id, { method: 'soft-starter' }).outcome, id).toBe('pass');
+      expect(lesson(id, { method: 'direct' }).outcome, id).toBe('caution');
+    }
+    expect(lesson('history-shock', { method: 'star-delta' }).text).toBe('The changeover jolts.');
+    expect(lesson('history-shock').text).toContain('jolts shaft and machine');
+  });
+
+  it('currents and pulses come with a drive; a winding made for pulses bears them; the bearing is always ordered', () => {
+    expect(lesson('history-shaft-current', { method: 'drive' }).outcome).toBe('caution');
+    expect(lesson('history-shaft-current').outcome).toBe('pass');
+    expect(lesson('history-pulses').outcome).toBe('pass');
+    expect(lesson('history-pulses', { method: 'drive', is: { inverterDuty: true } }).outcome).toBe('pass');
+    expect(lesson('history-pulses', { method: 'drive', is: { inverterDuty: false } }).outcome).toBe('caution');
+    expect(lesson('history-bearing').text).toContain('roller bearing');
+  });
+});
+
+const verdict = (r: Result, id: string) => r.candidates[0]?.verdicts.find((v) => v.requirement === id);
+const pinned = (over: Partial<CaseText>) =>
+  solved({
+    ...conveyor,
+    load: { machine: 'centrifugal-fan', demand: { kind: 'power', power: '18 hp', speed: '1760 rpm' } },
+    motor: { catalogue: 'na-tefc-25hp-4p' },
+    ...over,
+  });
+
+it('only the lesson of reserve has a margin and figures to show', () => {
+  const r = pinned({
+    plate: { power: '20 hp', voltage: '460 V', current: '25 A', speed: '1760 rpm', frequency: '60 Hz' },
+    history: { causes: ['overheated', 'drive-end-bearing'] },
+    load: {
+      machine: 'centrifugal-fan',
+      demand: { kind: 'power', power: '22 hp', speed: '1760 rpm' },
+      train: { kind: 'belt', ratio: 1 },
+    },
+  });
+  expect(verdict(r, 'history-reserve')).toMatchObject({
+    margin: expect.any(Number),
+    figures: ['plate.ratedPower', 'place.motorDerating'],
+  });
+  expect(verdict(r, 'history-bearing')).toMatchObject({ margin: null, figures: [] });
+});
+
+it('a winding of class B is a caution on a drive and no question on the line; F passes', () => {
+  const own = (insulation: 'B' | 'F', method: 'direct' | 'drive') =>
+    verdict(
+      pinned({
+        plate: { power: '25 hp', voltage: '460 V', current: '31 A', speed: '1770 rpm', frequency: '60 Hz', insulation },
+        motor: { existing: true },
+        method,
+      }),
+      'insulation',
+    );
+  expect(own('B', 'drive')).toMatchObject({
+    outcome: 'caution',
+    text: 'Class B insulation: F or H is wanted on a drive.',
+  });
+  expect(own('F', 'drive')).toMatchObject({ outcome: 'pass', text: 'Class F insulation.' });
+  expect(own('B', 'direct')).toBeUndefined();
+});
+
+it('ranked by margin, the more reserve of power comes first among those with as many cautions', () => {
+  const list = pinned({ motor: undefined, rules: { ranking: 'margin' } }).candidates.filter(
+    (c) => c.outcome !== 'fail',
+  );
+  const power = (c: Result['candidates'][number]) => c.verdicts.find((v) => v.requirement === 'power')?.margin ?? NaN;
+  const open = (c: Result['candidates'][number]) => c.verdicts.filter((v) => v.outcome === 'caution').length;
+  expect(list.length).toBeGreaterThan(10);
+  expect(new Set(list.map(power)).size).toBeGreaterThan(3);
+  for (const [i, c] of list.entries()) {
+    const before = list[i - 1];
+    if (before && open(before) === open(c)) expect(power(before)).toBeGreaterThanOrEqual(power(c) - 1e-3);
+  }
+});
+
+it('at 550 V and above no cable is short enough for a winding not made for it; below it is', () => {
+  const of = (volts: number, length: string) =>
+    verdict(
+      pinned({
+        method: 'drive',
+        plate: { power: '25 hp', voltage: `${volts} V`, current: '27 A', speed: '1770 rpm', frequency: '60 Hz' },
+        motor: { existing: true },
+        supply: { ...conveyor.supply, voltage: `${volts} V` },
+        place: { ...conveyor.place, cable: { length } },
+      }),
+      'winding',
+    );
+  expect(of(549, '10 m')).toMatchObject({ outcome: 'pass', remedy: null });
+  expect(of(549, '40 m')).toMatchObject({ outcome: 'pass', remedy: { kind: 'filter' } });
+  expect(of(550, '10 m')).toMatchObject({ outcome: 'pass', remedy: { kind: 'sine-filter' } });
+});
+
+it('a source nobody described is a condition while a usual transformer would do, a caution where it would not', () => {
+  const supply = { voltage: '480 V', frequency: '60 Hz', phases: 3 } as const;
+  const of = (usualTransformer: number) =>
+    verdict(pinned({ method: 'direct', supply, rules: { usualTransformer } }), 'supply');
+  // 25 hp on the line asks for some 50 kVA at 5 % and 15 % of dip.
+  expect(of(250)?.condition).toMatchObject({ field: 'supply.source' });
+  expect(of(30)).toMatchObject({ outcome: 'caution', condition: null });
+  const drive = verdict(pinned({ method: 'drive', supply }), 'supply');
+  expect(drive).toMatchObject({ outcome: 'pass', condition: null });
+  expect(drive?.text).toBe('The source is not described; the current drawn is small.');
+});
