@@ -34,7 +34,7 @@ test('all candidates in one table: found, sorted, filtered, opened, laid side by
     .click();
   await expect(compared.locator('thead th')).toHaveCount(4);
   // Another column.
-  await page.locator('summary', { hasText: 'Columns' }).click();
+  await page.getByRole('button', { name: 'Columns' }).click();
   await page.getByRole('checkbox', { name: 'dB(A)' }).check();
   await expect(table.getByRole('columnheader', { name: 'dB(A)' })).toBeVisible();
 });
@@ -64,7 +64,7 @@ test('what would change the choice, and the same machine on other poles', async 
     timeout: 20_000,
   });
   await expect(changes.getByRole('row', { name: /Load/ })).toContainText('up:');
-  await page.locator('summary', { hasText: 'another number of poles' }).click();
+  await page.getByRole('button', { name: 'another number of poles' }).click();
   await expect(page.getByTestId('poles').getByRole('row')).toHaveCount(5);
   await expect(page.getByTestId('poles').getByRole('row', { name: /4 \(now\)/ })).toBeVisible();
 });
@@ -218,7 +218,7 @@ const undescribed = {
 test('from the plate alone to a buying specification', async ({ page, request }) => {
   const id = await withCase(request, 'C-10', undescribed);
   await openStation(page, id, 'plate');
-  await page.locator('summary', { hasText: 'Paste the plate' }).click();
+  await page.getByRole('button', { name: 'Paste the plate' }).click();
   await page.getByLabel('Text from an e-mail').fill('HP 20 VOLTS 230/460 AMPS 50/25 RPM 1760 HZ 60 FR 256T ENCL TEFC');
   await page.getByRole('button', { name: 'Read into the plate' }).click();
   await page.keyboard.press('Alt+5');

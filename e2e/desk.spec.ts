@@ -64,8 +64,10 @@ test('a candidate opens to its verdicts, a method to its reasons', async ({ page
   const open = page.getByTestId('candidate').first().locator('xpath=following-sibling::tr[1]');
   for (const requirement of ['power', 'voltage', 'enclosure', 'turndown', 'winding'])
     await expect(open).toContainText(requirement);
-  await page.locator('summary').filter({ hasText: 'star delta' }).click();
-  await expect(page.locator('details[open]')).toContainText('Star-delta cannot vary speed');
+  await page.getByRole('button', { name: /star delta/ }).click();
+  await expect(
+    page.locator('[data-method="star-delta"]').getByText('Star-delta cannot vary speed').last(),
+  ).toBeVisible();
 });
 
 test('pinning a starting method judges only that one', async ({ page, request }) => {

@@ -18,7 +18,7 @@ test('text is pasted, read into fields with its words, corrected, and what was n
 }) => {
   const { id } = await ownPosition(request, 'P-1', '10-ut-590.json');
   await openStation(page, id, 'plate');
-  await page.locator('summary', { hasText: 'Paste the plate' }).click();
+  await page.getByRole('button', { name: 'Paste the plate' }).click();
   await page
     .getByLabel('Text from an e-mail')
     .fill(
@@ -45,7 +45,7 @@ test('text is pasted, read into fields with its words, corrected, and what was n
 test('the text never overwrites what stands; it offers', async ({ page, request }) => {
   const { id } = await ownPosition(request, 'P-2', '01-in-110.json');
   await openStation(page, id, 'plate');
-  await page.locator('summary', { hasText: 'Paste the plate' }).click();
+  await page.getByRole('button', { name: 'Paste the plate' }).click();
   await page.getByLabel('Text from an e-mail').fill('RPM 1745 HP 5');
   await page.getByRole('button', { name: 'Read into the plate' }).click();
   const other = page.getByRole('list', { name: 'The text says otherwise' });
@@ -198,7 +198,7 @@ test('all of it by keys alone', async ({ page, request }) => {
     }
     throw new Error(`not reached by Tab: ${selector}`);
   };
-  await to('main summary');
+  await to('main .fold-head');
   await page.keyboard.press('Enter');
   await to('#plate-text');
   await page.keyboard.type('DE BRG 6312 ODE BRG 6212 YEAR 2021 WT 240 kg');

@@ -3,6 +3,7 @@
   import { textOf } from '$lib/ui/reading.svelte';
   import { figureName, stationNames, type StationId } from '$lib/ui/names';
   import Mark from '$lib/ui/Mark.svelte';
+  import Fold from '$lib/ui/Fold.svelte';
 
   interface Props {
     changes: Changes;
@@ -48,8 +49,7 @@
 {/each}
 {@render figures(here)}
 {#if elsewhere.length > 0}
-  <details>
-    <summary class="text-[13px]">{here.length > 0 ? 'Figures elsewhere' : 'Figures'}: {counts.join(', ')}</summary>
+  <Fold headClass="text-[13px]" title={`${here.length > 0 ? 'Figures elsewhere' : 'Figures'}: ${counts.join(', ')}`}>
     {@render figures(elsewhere)}
-  </details>
+  </Fold>
 {/if}

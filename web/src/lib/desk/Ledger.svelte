@@ -9,6 +9,7 @@
   import Changed from './Changed.svelte';
   import FindingLine from './FindingLine.svelte';
   import Working from './Working.svelte';
+  import Fold from '$lib/ui/Fold.svelte';
 
   interface Props {
     station: StationId;
@@ -93,12 +94,11 @@
         {#each near as finding (finding.id + finding.text)}<FindingLine {finding} fresh={isNew(finding)} />{/each}
       </ul>
       {#if far.length > 0}
-        <details data-elsewhere>
-          <summary>Elsewhere: {counted}</summary>
+        <Fold data-elsewhere title={`Elsewhere: ${counted}`}>
           <ul aria-label="Findings elsewhere" class="mt-2">
             {#each far as finding (finding.id + finding.text)}<FindingLine {finding} />{/each}
           </ul>
-        </details>
+        </Fold>
       {/if}
     </div>
     {#if findings.length === 0}<p class="text-quiet">No findings.</p>{/if}

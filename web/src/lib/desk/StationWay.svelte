@@ -6,6 +6,7 @@
   import { errandWords } from '$lib/ui/options';
   import { fieldName, stationIds, stationNames, type StationId } from '$lib/ui/names';
   import Mark from '$lib/ui/Mark.svelte';
+  import Fold from '$lib/ui/Fold.svelte';
 
   interface Props {
     positionId: string;
@@ -80,12 +81,16 @@
     {#each stops as id, i (id)}{@render stop(id, i < solved, i === stops.length - 1)}{/each}
   </ol>
   {#if others.length > 0}
-    <details class="mt-2" open={station !== null && others.includes(station)}>
-      <summary class="text-[13px] text-quiet">Other stops: {others.map((s) => stationNames[s]).join(', ')}</summary>
+    <Fold
+      class="mt-2"
+      open={station !== null && others.includes(station)}
+      headClass="text-[13px] text-quiet"
+      title={`Other stops: ${others.map((s) => stationNames[s]).join(', ')}`}
+    >
       <ol class="grid grid-cols-2 sm:grid-cols-5 lg:block">
         {#each others as id, i (id)}{@render stop(id, false, i === others.length - 1)}{/each}
       </ol>
-    </details>
+    </Fold>
   {/if}
 </nav>
 

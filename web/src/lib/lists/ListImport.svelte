@@ -2,6 +2,7 @@
   import { Button, Fileupload, Input, Progressbar, Select, Table } from 'flowbite-svelte';
   import { importList, type ListChoices, type ListTarget, type ListTold } from '$lib/api';
   import Mark from '$lib/ui/Mark.svelte';
+  import Fold from '$lib/ui/Fold.svelte';
 
   interface Props {
     plantId: string;
@@ -154,12 +155,15 @@
       </Table>
     </div>
     {#if told.errors.length > 0}
-      <details open class="mb-2">
-        <summary>What is wrong, by line and column{told.bad > told.errors.length ? ' (the first of it)' : ''}</summary>
+      <Fold
+        open
+        class="mb-2"
+        title={`What is wrong, by line and column${told.bad > told.errors.length ? ' (the first of it)' : ''}`}
+      >
         <ul class="max-h-40 overflow-auto text-[13px]" data-testid="list-errors">
           {#each told.errors as e, i (i)}<li>line {e.line}, {e.column}: {e.message}</li>{/each}
         </ul>
-      </details>
+      </Fold>
     {/if}
     <Button
       class="push"

@@ -9,6 +9,7 @@
   import { explained, screenedRows } from '$lib/solver';
   import Mark from '$lib/ui/Mark.svelte';
   import VerdictList from '$lib/ui/VerdictList.svelte';
+  import Fold from '$lib/ui/Fold.svelte';
 
   interface Props {
     /** Ids of the motors laid side by side. */
@@ -105,14 +106,13 @@
     {/each}
     <Checkbox class="me-1" bind:checked={shelfOnly}>own shelf only</Checkbox>
   </fieldset>
-  <details class="relative text-[13px]">
-    <summary class="text-pine underline underline-offset-2">Columns</summary>
+  <Fold class="relative text-[13px]" headClass="text-pine underline underline-offset-2" title="Columns">
     <div class="box absolute z-10 mt-1 grid w-44 gap-1 p-2" style="box-shadow: var(--shadow)">
       {#each columns as [key, name] (key)}
         <Checkbox class="me-1" bind:group={chosen} value={key}>{name}</Checkbox>
       {/each}
     </div>
-  </details>
+  </Fold>
 </div>
 {#if total === 0}
   <p class="text-quiet" data-testid="no-candidates">

@@ -19,6 +19,7 @@
   import { useGoto } from '$lib/desk/goto';
   import { fieldName, words } from '$lib/ui/names';
   import { methods, rankings } from '$lib/ui/options';
+  import Fold from '$lib/ui/Fold.svelte';
 
   const optionWords = {
     keep: 'keep all',
@@ -157,16 +158,17 @@
 {#if result && result.methods.length > 0}
   <Group title="How it could start and run">
     {#each result.methods as m (m.method)}
-      <details class="border-b border-rule py-1">
-        <summary class="flex items-center gap-2"
-          ><Mark state={m.outcome} /><span class="w-32 font-medium">{words(m.method)}</span>
+      <Fold class="border-b border-rule py-1" headClass="flex items-center gap-2" data-method={m.method}>
+        {#snippet head()}
+          <Mark state={m.outcome} /><span class="w-32 font-medium">{words(m.method)}</span>
           <span class="flex-1 text-quiet"
             >{m.verdicts.find((v) => v.outcome === m.outcome && v.outcome !== 'pass')?.text ??
               'Meets every requirement.'}</span
           >
-        </summary>
+        {/snippet}
+
         <VerdictList verdicts={m.verdicts} />
-      </details>
+      </Fold>
     {/each}
   </Group>
 {/if}

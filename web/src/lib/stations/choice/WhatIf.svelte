@@ -6,6 +6,7 @@
   import { useDesk } from '$lib/desk/desk.svelte';
   import { otherPoles, wouldChange } from '$lib/solver';
   import Mark from '$lib/ui/Mark.svelte';
+  import Fold from '$lib/ui/Fold.svelte';
 
   const desk = useDesk();
   let changes = $state.raw<readonly Change[] | null>(null);
@@ -79,8 +80,7 @@
     <p class="text-quiet">There is no choice to change.</p>
   {/if}
 </div>
-<details bind:open={polesOpen}>
-  <summary class="font-medium">The same machine on another number of poles</summary>
+<Fold bind:open={polesOpen} headClass="font-medium" title="The same machine on another number of poles">
   <p class="my-1 text-[13px] text-quiet">
     Driven speed and power stay; ratio and torque at the motor follow. More poles may let belts do what a gearbox does,
     and belts lose less.
@@ -118,4 +118,4 @@
       </Table>
     </div>
   {/if}
-</details>
+</Fold>

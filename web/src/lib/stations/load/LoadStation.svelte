@@ -14,6 +14,7 @@
   import TrainEditor from './TrainEditor.svelte';
   import { useDesk } from '$lib/desk/desk.svelte';
   import { houseRule, machines, shapes } from '$lib/ui/options';
+  import Fold from '$lib/ui/Fold.svelte';
 
   const desk = useDesk();
   const text = (path: string): string | undefined => {
@@ -99,10 +100,9 @@
     <QuantityField path="load.maxStartTime" label="At speed within" dimension="time" placeholder="no limit" />
   </div>
 </Group>
-<details class="box mb-4 p-3" open={cyclic}>
-  <summary class="text-[1.05rem] font-semibold">Duty cycle</summary>
+<Fold class="box mb-4 p-3" open={cyclic} headClass="text-[1.05rem] font-semibold" title="Duty cycle">
   <DutyEditor />
-</details>
+</Fold>
 <Group title="What the motor must give">
   <div class="grid gap-3 sm:grid-cols-3">
     <NumberField path="rules.sizingMargin" label="Margin on power (house rule)" placeholder="1.1, with dirt 1.15" />

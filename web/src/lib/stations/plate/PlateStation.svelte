@@ -15,6 +15,7 @@
   import ReplacementBench from './ReplacementBench.svelte';
   import { useDesk } from '$lib/desk/desk.svelte';
   import { conditions, practices } from '$lib/ui/options';
+  import Fold from '$lib/ui/Fold.svelte';
 
   const desk = useDesk();
   let reading = $state.raw<nameplate.PlateText | null>(null);
@@ -28,10 +29,14 @@
   title="The motor that is there"
   note="Copy the plate line by line, paste its text, or lay a photograph beside it. Groups as stamped: a slash between connections, a hyphen between usable voltages."
 >
-  <details class="mb-3" open={desk().value('plate.text') !== undefined}>
-    <summary class="text-pine underline underline-offset-2">Paste the plate as text</summary>
+  <Fold
+    class="mb-3"
+    open={desk().value('plate.text') !== undefined}
+    headClass="text-pine underline underline-offset-2"
+    title="Paste the plate as text"
+  >
     <PlateText bind:reading />
-  </details>
+  </Fold>
   {#key page.params.id}
     <div class="grid gap-3" class:beside>
       <PhotoBench position={page.params.id ?? ''} photographs={page.data.photographs ?? []} bind:open={beside} />
@@ -79,8 +84,12 @@
     empty="Enter the plate: what it says and what follows from it appears here."
   />
 </Group>
-<details class="box mb-4 p-3" open={measured}>
-  <summary class="text-[1.05rem] font-semibold">No plate, or a burnt one: measure the motor</summary>
+<Fold
+  class="box mb-4 p-3"
+  open={measured}
+  headClass="text-[1.05rem] font-semibold"
+  title="No plate, or a burnt one: measure the motor"
+>
   <p class="my-2 text-quiet">
     Isolate, lock and prove dead before touching. Height from the base to the middle of the shaft, feet between hole
     centres, resistance between two line terminals of the cold winding, currents by clamp meter.
@@ -113,7 +122,7 @@
     ids={['measured.poles', 'measured.ratedPowerByNoLoad', 'measured.ratedPowerByResistance', 'measured.loading']}
     empty="Nothing measured yet."
   />
-</details>
+</Fold>
 <Group title="How long it lasted, and what killed it"><FailureHistory /></Group>
 <Group title="Can another motor take its place?"><ReplacementBench /></Group>
 

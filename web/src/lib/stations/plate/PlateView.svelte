@@ -4,6 +4,7 @@
   import { textOf } from '$lib/ui/reading.svelte';
   import StampField from './StampField.svelte';
   import { mainStamps, moreStamps, secondStamps, type Stamp } from './stamps';
+  import Fold from '$lib/ui/Fold.svelte';
 
   interface Props {
     /** Path of the plate in the case. */
@@ -72,14 +73,17 @@
   {/each}
   <p class="title">{base === 'plate' ? '3-phase induction motor' : title}</p>
   {@render rows(main)}
-  <details class="mt-3" open={filled(moreStamps)}>
-    <summary class="more">More of the plate: bearings, part load, drive, year …</summary>
+  <Fold
+    class="mt-3"
+    open={filled(moreStamps)}
+    headClass="more"
+    title="More of the plate: bearings, part load, drive, year …"
+  >
     {@render rows(moreStamps)}
-  </details>
-  <details class="mt-2" open={filled(secondStamps)}>
-    <summary class="more">Second block, for the other frequency</summary>
+  </Fold>
+  <Fold class="mt-2" open={filled(secondStamps)} headClass="more" title="Second block, for the other frequency">
     {@render rows(secondStamps)}
-  </details>
+  </Fold>
   {#if base === 'plate'}
     <div class="mt-3 border-t pt-2" style="border-color: var(--on-metal)">
       <span class="worked">worked out</span>
@@ -117,11 +121,11 @@
     font-size: 13px;
     margin-bottom: 8px;
   }
-  .more {
+  :global(.more) {
     font-size: 13.5px;
     margin-bottom: 6px;
   }
-  .more:focus-visible {
+  .plate :global(.fold-head:focus-visible) {
     outline-color: #12535a;
   }
   .worked {

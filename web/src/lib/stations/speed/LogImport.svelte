@@ -6,6 +6,7 @@
   import { putAt } from '$lib/desk/paths';
   import { readLogFile } from '$lib/solver';
   import Mark from '$lib/ui/Mark.svelte';
+  import Fold from '$lib/ui/Fold.svelte';
 
   const desk = useDesk();
   let name = $state('');
@@ -154,12 +155,14 @@
       <p class="flex items-center gap-2"><Mark state="fail" />{name}: {file.message}</p>
     {/if}
     {#if file.bad > 0}
-      <details class="mt-1 text-[13px]">
-        <summary>{file.bad.toLocaleString('en')} lines could not be read and are left out</summary>
+      <Fold
+        class="mt-1 text-[13px]"
+        title={`${file.bad.toLocaleString('en')} lines could not be read and are left out`}
+      >
         <ul>
           {#each file.errors as e (e.line)}<li>line {e.line}: {e.message}</li>{/each}
         </ul>
-      </details>
+      </Fold>
     {/if}
   </div>
 {/if}

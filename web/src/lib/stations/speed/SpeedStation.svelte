@@ -8,6 +8,7 @@
   import YearBars from './YearBars.svelte';
   import { useDesk } from '$lib/desk/desk.svelte';
   import { controls, needs } from '$lib/ui/options';
+  import Fold from '$lib/ui/Fold.svelte';
 
   const desk = useDesk();
   const staticHead = $derived(desk().figure('load.staticFraction')?.text);
@@ -34,8 +35,7 @@
 >
   <YearBars />
   <div class="my-3"><LogImport /></div>
-  <details open>
-    <summary class="mb-1 font-medium">As numbers</summary>
+  <Fold open headClass="mb-1 font-medium" title="As numbers">
     <Rows path="speed.profile" name="row" blank={{ hours: 1000, flow: 1 }}>
       {#snippet row(i)}
         <div class="grid grid-cols-2 gap-3">
@@ -44,7 +44,7 @@
         </div>
       {/snippet}
     </Rows>
-  </details>
+  </Fold>
 </Group>
 <Group title="What follows">
   <Figures ids={['speed.hours', 'speed.meanFlow']} empty="Add the hours of a year." />

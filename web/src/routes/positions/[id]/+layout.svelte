@@ -62,7 +62,8 @@
       fields.find((f) => f.dataset.path?.startsWith(`${path}.`)) ??
       fields.find((f) => path.startsWith(`${f.dataset.path ?? '?'}.`) || f.dataset.path?.startsWith(`${path}[`));
     // A field in a folded part is unfolded first.
-    for (let part = target?.closest('details'); part; part = part.parentElement?.closest('details')) part.open = true;
+    target?.dispatchEvent(new CustomEvent('unfold', { bubbles: true }));
+    await tick();
     target?.focus();
     target?.scrollIntoView({ block: 'center' });
   }

@@ -1,0 +1,43 @@
+<script lang="ts">
+  import ChevronDown from '@lucide/svelte/icons/chevron-down';
+  import ChevronRight from '@lucide/svelte/icons/chevron-right';
+  import { AccordionItem } from 'flowbite-svelte';
+  import type { Snippet } from 'svelte';
+  import type { HTMLAttributes } from 'svelte/elements';
+
+  interface Props extends Omit<HTMLAttributes<HTMLDivElement>, 'title'> {
+    /** What it is called; or `head`, where that is more than words. */
+    title?: string;
+    head?: Snippet;
+    open?: boolean;
+    headClass?: string;
+    children: Snippet;
+  }
+  let { title = '', head, open = $bindable(false), headClass = '', children, ...rest }: Props = $props();
+
+  /** What leads to a field in a folded part asks it to unfold. */
+  const unfolds = (node: HTMLElement) => {
+    const unfold = (): void => void (open = true);
+    node.addEventListener('unfold', unfold);
+    return () => node.removeEventListener('unfold', unfold);
+  };
+</script>
+
+<div {...rest} {@attach unfolds}>
+  <AccordionItem
+    bind:open
+    headingTag="div"
+    transitionType="none"
+    class="fold"
+    classes={{ button: 'fold-head', content: 'fold-body', active: 'is-open', inactive: 'is-shut' }}
+  >
+    {#snippet header()}
+      <span class="min-w-0 flex-1 {headClass}"
+        >{#if head}{@render head()}{:else}{title}{/if}</span
+      >
+    {/snippet}
+    {#snippet arrowup()}<ChevronDown size={16} aria-hidden="true" class="shrink-0" />{/snippet}
+    {#snippet arrowdown()}<ChevronRight size={16} aria-hidden="true" class="shrink-0" />{/snippet}
+    {@render children()}
+  </AccordionItem>
+</div>
