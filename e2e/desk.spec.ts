@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { readFileSync } from 'node:fs';
 import { awake, demoId, openStation, ownPosition } from './helpers';
 
 test('reading in one system changes what is read, never what was typed', async ({ page, request }) => {
@@ -87,6 +88,34 @@ test('a chart has its data one key away, and a summary in words', async ({ page 
   await expect(chart.locator('svg')).toBeVisible();
   await page.getByRole('button', { name: 'data as a table' }).press('Enter');
   await expect(page.getByRole('table', { name: 'Electrical input against flow' }).getByRole('row')).toHaveCount(35);
+  await page.getByRole('button', { name: 'read a value' }).press('Enter');
+  const slider = page.getByRole('slider', { name: /^Electrical input against flow, / });
+  const before = await page.getByTestId('read').textContent();
+  await slider.focus();
+  await page.keyboard.press('Home');
+  for (let i = 0; i < 10; i++) await page.keyboard.press('ArrowRight');
+  await expect(page.getByTestId('read')).not.toHaveText(before ?? '');
+  await expect(slider).toHaveAttribute('aria-valuetext', /now/);
+  for (const kind of ['PNG', 'SVG', 'CSV'] as const) {
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: `Save Electrical input against flow as ${kind}` }).click();
+    const file = readFileSync(await (await download).path());
+    const begins = { PNG: '\u0089PNG', SVG: '<svg', CSV: '\u00EF\u00BB\u00BFQuantity,Series' }[kind];
+    expect(file.subarray(0, begins.length).toString('latin1')).toBe(begins);
+  }
+});
+
+test('the plant list is sorted by its headings, and filtered by state', async ({ page }) => {
+  await page.goto('/');
+  await awake(page);
+  const rows = page.getByTestId('position');
+  await page.getByRole('button', { name: 'Tag', exact: true }).click();
+  await expect(page.getByRole('columnheader', { name: /^Tag/ })).toHaveAttribute('aria-sort', 'ascending');
+  const tags = await rows.locator('td:nth-child(2)').allTextContents();
+  expect(tags).toEqual(tags.toSorted((a, b) => a.localeCompare(b, 'en', { numeric: true })));
+  await page.getByLabel('Show').selectOption('stopped');
+  await expect(rows.filter({ hasText: 'IN-120' })).toHaveCount(1);
+  await expect(rows.filter({ hasText: 'ST-210' })).toHaveCount(0);
 });
 
 test('the plate is stamped in its practice, rings what contradicts, and says what it worked out', async ({

@@ -14,7 +14,7 @@ import {
   type Suggestion,
   type UnitOf,
 } from '../contract';
-import { clip, q, writeQuantity, type Q, type UnitId } from '../quantity';
+import { clip, isMoney, q, writeMoney, writeQuantity, type Q, type UnitId } from '../quantity';
 import { outside, type Arguments, type Law, type Takes } from './law';
 import { rangeText } from './range';
 
@@ -76,6 +76,14 @@ export class Workings {
   /** Figures that were computed, given, or found to be missing for a reason that was told. */
   readonly #tried = new Set<FigureId>();
 
+  /** `currency`: what amounts of money are in; empty where nobody said. */
+  constructor(readonly currency = '') {}
+
+  /** A value in words, money in the case's own currency. */
+  #written(value: number, unit: UnitId): string {
+    return isMoney(unit) ? writeMoney(value, unit, this.currency) : writeQuantity(value, unit);
+  }
+
   /** From here on, what is written belongs to this station. */
   enter(station: StationName): void {
     this.#station = station;
@@ -119,7 +127,7 @@ export class Workings {
       } else {
         values[name] = input.value;
         shown[name] = input.value;
-        origins[name] = originOf(input, by.takes[name] ?? '1');
+        origins[name] = originOf(input, by.takes[name] ?? '1', (v, u) => this.#written(v, u));
         if (input.field) fields.push(input.field);
         if (input.assumed !== undefined) {
           taken.push({ field: input.field ?? name, value: input.value, why: input.assumed });
@@ -136,7 +144,7 @@ export class Workings {
     this.figures.set(id, {
       value,
       unit: by.unit,
-      text: writeQuantity(value, by.unit),
+      text: this.#written(value, by.unit),
       symbol: by.symbol,
       formula: by.formula,
       inputs: shown,
@@ -207,7 +215,7 @@ export class Workings {
     source: Source,
     from: { readonly field?: string; readonly assumed?: string; readonly symbol?: string; readonly text?: string } = {},
   ): void {
-    const text = from.text ?? writeQuantity(value, unit);
+    const text = from.text ?? this.#written(value, unit);
     this.#tried.add(id);
     this.figures.set(id, {
       value,
@@ -295,8 +303,8 @@ function isComplete<A extends Takes>(
 
 const lower = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
 
-function originOf(input: Given<UnitId>, unit: UnitId): Origin {
-  const text = input.text ? clip(input.text) : writeQuantity(input.value ?? 0, unit);
+function originOf(input: Given<UnitId>, unit: UnitId, write: (value: number, unit: UnitId) => string): Origin {
+  const text = input.text ? clip(input.text) : write(input.value ?? 0, unit);
   return { field: input.field, rule: input.rule, source: input.source, text };
 }
 

@@ -79,6 +79,16 @@ function pureNumber(v: number): string {
   return trim(Math.abs(v - 1) < 0.05 ? v.toFixed(4) : writeNumber(v));
 }
 
+const moneyUnits: ReadonlySet<UnitId> = new Set(['money', '1/a', '1/kWh', '1/kW']);
+/** Whether a unit is of money, which is of the case's own currency. */
+export const isMoney = (unit: UnitId): boolean => moneyUnits.has(unit);
+
+/** An amount of money with its currency ("7350 EUR a year"); without one where nobody said which. */
+export function writeMoney(value: number, unit: UnitId, currency: string): string {
+  const [amount = '', ...per] = writeQuantity(value, unit).split(' ');
+  return [amount, ...(currency === '' ? [] : [currency]), ...per].join(' ');
+}
+
 /** Three figures, and nothing behind the point: what is counted over a year is not known better. */
 const whole = (v: number): string => Math.round(Number(v.toPrecision(3))).toString();
 

@@ -82,7 +82,7 @@ export function solve(input: Case, shelf: readonly Motor[] = []): Result {
 export function solveWith(input: Case, shelf: readonly Motor[] = [], told = bestFifty): Solved {
   const practice = practiceById(input.practice);
   const rules = rulesFor(input.rules);
-  const w = new Workings();
+  const w = new Workings(input.money?.currency);
   const walk: Walk = { input, practice, rules, w };
 
   const plate = readPlate(walk);

@@ -26,7 +26,7 @@
 
 <a href="#desk" class="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-sheet focus:p-2">To the desk</a>
 <header class="screen-only border-b border-rule bg-sheet">
-  <div class="mx-auto flex max-w-[1440px] flex-wrap items-center gap-x-6 gap-y-1 px-4 py-2">
+  <div class="mx-auto flex max-w-[1440px] flex-wrap items-center gap-x-3 gap-y-1 px-4 py-2 sm:gap-x-6">
     <a href={resolve('/')} class="flex items-center gap-2 font-semibold">
       <svg width="18" height="18" viewBox="0 0 32 32" aria-hidden="true"
         ><rect width="32" height="32" rx="3" fill="var(--pine)" /><path
@@ -36,16 +36,16 @@
           stroke-width="3"
         /></svg
       >
-      Pilgrim
+      <span class="max-sm:sr-only">Pilgrim</span>
     </a>
     <a href={resolve('/')} class="link no-underline hover:underline">Plant</a>
     <a href={resolve('/shelf')} class="link no-underline hover:underline">Own shelf</a>
-    <a href={resolve('/guide')} class="link no-underline hover:underline">Guide</a>
-    <span class="flex-1"></span>
+    <a href={resolve('/guide')} class="link no-underline hover:underline max-sm:hidden!">Guide</a>
+    <span class="flex-1 max-sm:hidden"></span>
     <label class="flex items-center gap-2 text-[13px] text-quiet">
-      Read in
+      <span class="max-sm:sr-only">Read in</span>
       <Select
-        class="w-auto"
+        class="w-auto max-sm:w-24!"
         classes={{ select: 'field py-0.5! text-[13px]!' }}
         placeholder=""
         items={systems.map(([value, name]) => ({ value, name }))}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { Button, Checkbox, Input, Select, Table } from 'flowbite-svelte';
+  import { Button, Checkbox, Input, Select } from 'flowbite-svelte';
   import { importPosition, startPosition } from '$lib/api';
   import { author, lastCommon } from '$lib/desk/carried';
   import { draftedStudies } from '$lib/desk/drafts';
@@ -7,12 +7,13 @@
   import { onMount } from 'svelte';
   import { goto, invalidateAll } from '$app/navigation';
   import { resolve } from '$app/paths';
-  import { entryOf, stationIds, stationNames, words } from '$lib/ui/names';
-  import Mark from '$lib/ui/Mark.svelte';
-  import Tag from '$lib/ui/Tag.svelte';
+  import { stateOf } from '$lib/plant/rows';
+  import PlantList from '$lib/plant/PlantList.svelte';
 
   let { data } = $props();
   let query = $state('');
+  /** Studies with an edit kept on this machine that nobody saved. */
+  let drafted: readonly string[] = $state.raw([]);
   let message = $state('');
   let adding = $state(false);
   let tag = $state('');
@@ -31,20 +32,27 @@
     return ['voltage', 'frequency'].flatMap((k) => (k in supply ? String(Reflect.get(supply, k)) : [])).join(', ');
   });
 
+  let only = $state('');
   const shown = $derived(
-    data.positions.filter((p) =>
-      `${p.tag} ${p.name} ${p.area} ${p.machine ?? ''} ${p.choice ?? ''}`
-        .toLowerCase()
-        .includes(query.trim().toLowerCase()),
+    data.positions.filter(
+      (p) =>
+        `${p.tag} ${p.name} ${p.area} ${p.machine ?? ''} ${p.choice ?? ''}`
+          .toLowerCase()
+          .includes(query.trim().toLowerCase()) &&
+        (only === '' || (only === 'draft' ? drafted.includes(p.studyId) : stateOf(p) === only)),
     ),
   );
-  const areas = $derived(
-    [...new Set(shown.map((p) => p.area))].map((a) => [a, shown.filter((p) => p.area === a)] as const),
-  );
+  const kinds = [
+    { value: '', name: 'all' },
+    { value: 'stop', name: 'stopped' },
+    { value: 'caution', name: 'with cautions' },
+    { value: 'empty', name: 'nothing chosen' },
+    { value: 'enough', name: 'solved' },
+    { value: 'draft', name: 'draft on this machine' },
+  ];
+  const areas = $derived([...new Set(data.positions.map((p) => p.area))]);
   const plant = $derived(data.positions[0]?.plant ?? 'My plant');
 
-  /** Studies with an edit kept on this machine that nobody saved. */
-  let drafted: readonly string[] = $state.raw([]);
   onMount(
     () =>
       void draftedStudies().then(
@@ -52,29 +60,6 @@
         () => {},
       ),
   );
-
-  function stateOf(p: (typeof data.positions)[number]): 'empty' | 'enough' | 'caution' | 'stop' {
-    if (!p.stations) return 'empty';
-    const states = Object.values(p.stations).map((s) => s.state);
-    if (states.includes('stop')) return 'stop';
-    return p.choice ? (states.includes('caution') ? 'caution' : 'enough') : 'empty';
-  }
-
-  const solved = (p: (typeof data.positions)[number]): string => {
-    if (!p.stations) return 'nothing but a name';
-    const open = stationIds.filter((s) => p.stations?.[s].state === 'empty');
-    return open.length === 0
-      ? 'solved'
-      : `open: ${open
-          .map((s) => stationNames[s].toLowerCase())
-          .slice(0, 3)
-          .join(', ')}${open.length > 3 ? ' …' : ''}`;
-  };
-
-  const cost = (p: (typeof data.positions)[number]): string =>
-    p.newEnergy !== null && p.energyPrice !== null
-      ? `${Math.round(p.newEnergy * p.energyPrice).toLocaleString('en')} ${p.currency ?? ''}`
-      : '—';
 
   async function add(event: SubmitEvent): Promise<void> {
     event.preventDefault();
@@ -116,6 +101,10 @@
       ><span class="text-quiet">Find</span>
       <Input bind:value={query} class="field w-64!" type="search" placeholder="tag, name, machine, motor" />
     </label>
+    <label class="flex items-center gap-2"
+      ><span class="text-quiet">Show</span>
+      <Select classes={{ select: 'field py-[5px]!' }} placeholder="" items={kinds} bind:value={only} /></label
+    >
     <span class="flex-1"></span>
     <a class="link" href="{resolve('/api/v1/positions')}?as=csv" download data-sveltekit-reload>CSV</a>
     <a class="link" href="{resolve('/api/v1/positions')}?as=xlsx" download data-sveltekit-reload>XLSX</a>
@@ -150,7 +139,7 @@
         <Select classes={{ select: 'field py-[5px]!' }} placeholder="" items={offered} bind:value={errand} />
       </label>
       <datalist id="areas"
-        >{#each areas as [a] (a)}<option value={a}></option>{/each}</datalist
+        >{#each areas as a (a)}<option value={a}></option>{/each}</datalist
       >
       <Button type="submit" class="push" data-main>Start it</Button>
       {#if commonText !== ''}
@@ -169,47 +158,10 @@
       No positions yet. Bring a plate, a pull at a radius or a motor’s current, and start a new one.
     </p>
   {:else if shown.length === 0}
-    <p class="box p-6">Nothing here is called “{query}”.</p>
+    <p class="box p-6">
+      {query.trim() === '' ? 'Nothing here is so.' : `Nothing here is called “${query}”.`}
+    </p>
   {:else}
-    <div class="box overflow-x-auto">
-      <Table class="dense">
-        <thead>
-          <tr
-            ><th><span class="sr-only">State</span></th><th>Tag</th><th>Position</th><th>Machine</th><th
-              >Standing choice</th
-            ><th>State</th><th class="n">Energy a year</th><th>Worst finding</th></tr
-          >
-        </thead>
-        {#each areas as [name, rows] (name)}
-          <tbody>
-            <tr><th colspan="8" scope="rowgroup" class="bg-paper pt-3 text-ink">{name}</th></tr>
-            {#each rows as p (p.id)}
-              <tr data-testid="position">
-                <td class="w-6"><Mark state={stateOf(p)} /></td>
-                <td class="whitespace-nowrap">{p.tag}</td>
-                <td class="font-sans text-[14px]"
-                  ><a
-                    class="link font-medium"
-                    href={resolve('/positions/[id]/[station]', { id: p.id, station: entryOf(p) })}>{p.name}</a
-                  >
-                  {#if drafted.includes(p.studyId)}<Tag>draft on this machine</Tag>{/if}</td
-                >
-                <td>{p.machine ? words(p.machine) : '—'}</td>
-                <td>{p.choice ? words(p.choice) : '—'}</td>
-                <td>{solved(p)}</td>
-                <td class="n">{cost(p)}</td>
-                <td class="max-w-[340px]">
-                  {#if p.worst}<span class="flex gap-1.5"
-                      ><Mark
-                        state={p.worst.level === 'stop' ? 'stop' : p.worst.level === 'caution' ? 'caution' : 'note'}
-                      /><span class="line-clamp-2">{p.worst.text}</span></span
-                    >{/if}
-                </td>
-              </tr>
-            {/each}
-          </tbody>
-        {/each}
-      </Table>
-    </div>
+    <PlantList positions={shown} {drafted} />
   {/if}
 </main>

@@ -69,25 +69,47 @@
 {/snippet}
 
 <nav aria-label="Stations" class="screen-only">
-  <p class="font-condensed text-quiet">{tag}</p>
-  <h1 class="mb-3 leading-tight">{name}</h1>
+  <p class="hidden font-condensed text-quiet lg:block">{tag}</p>
+  <h1 class="truncate leading-tight lg:mb-3 lg:whitespace-normal">
+    <span class="font-condensed text-[15px] text-quiet lg:hidden">{tag}</span>
+    {name}
+  </h1>
+  <ol class="flex lg:hidden" data-testid="bar">
+    {#each stationIds as id (id)}
+      <li class="min-w-0 flex-1">
+        <a
+          href={resolve('/positions/[id]/[station]', { id: positionId, station: id })}
+          class="flex min-h-10 flex-col items-center justify-center border-b-2 {station === id
+            ? 'border-pine'
+            : 'border-transparent'}"
+          aria-current={station === id ? 'step' : undefined}
+          data-sveltekit-noscroll
+        >
+          <Mark decorative state={waiting.has(id) ? 'empty' : (stations?.[id].state ?? 'empty')} />
+          <span class="font-condensed text-[11.5px] {station === id ? 'font-semibold text-pine' : ''}"
+            >{stationNames[id]}<span class="sr-only"> ({stateOf(id)})</span></span
+          >
+        </a>
+      </li>
+    {/each}
+  </ol>
   {#if errand && standing}
     <p class="mb-2 text-[13px]" data-testid="errand-state">
       <span class="text-quiet">{errandWords.find(([e]) => e === errand)?.[1]}:</span>
       <span class={standing.enough ? 'text-pass' : ''}>{standing.text}.</span>
     </p>
   {/if}
-  <ol class="grid grid-cols-2 sm:grid-cols-5 lg:block">
+  <ol class="hidden lg:block">
     {#each stops as id, i (id)}{@render stop(id, i < solved, i === stops.length - 1)}{/each}
   </ol>
   {#if others.length > 0}
     <Fold
-      class="mt-2"
+      class="mt-2 hidden lg:block"
       open={station !== null && others.includes(station)}
       headClass="text-[13px] text-quiet"
       title={`Other stops: ${others.map((s) => stationNames[s]).join(', ')}`}
     >
-      <ol class="grid grid-cols-2 sm:grid-cols-5 lg:block">
+      <ol>
         {#each others as id, i (id)}{@render stop(id, false, i === others.length - 1)}{/each}
       </ol>
     </Fold>

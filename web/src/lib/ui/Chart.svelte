@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { Button, Table } from 'flowbite-svelte';
   import { onMount } from 'svelte';
-  import { chartWhenSeen } from './chartWhenSeen';
+  import ChartFrame from './ChartFrame.svelte';
+  import { chartWhenSeen, type EChart } from './chartWhenSeen';
   import { theme } from './theme.svelte';
 
   interface Series {
@@ -21,19 +21,20 @@
   }
   let { title, x, y, series, summary, height = 260 }: Props = $props();
   let box: HTMLDivElement;
-  let draw: (() => void) | undefined = $state();
-  let tabled = $state(false);
+  let chart: EChart | undefined = $state.raw();
+  let width = $state(0);
 
   onMount(() =>
-    chartWhenSeen(box, 'svg', (chart) => {
-      draw = () => chart.setOption(option(), true);
+    chartWhenSeen(box, 'svg', (made, wide) => {
+      chart = made;
+      width = wide;
     }),
   );
 
   $effect(() => {
     void theme.dark;
-    void series;
-    draw?.();
+    void width;
+    chart?.setOption(option(), true);
   });
 
   const margin = { top: 16, bottom: 48 };
@@ -99,29 +100,6 @@
   }
 </script>
 
-<figure class="box p-3">
-  <figcaption class="mb-1 flex items-baseline justify-between gap-2">
-    <span class="font-medium">{title}</span>
-    <Button class="link screen-only text-[13px]" aria-expanded={tabled} onclick={() => (tabled = !tabled)}
-      >{tabled ? 'hide the data' : 'data as a table'}</Button
-    >
-  </figcaption>
+<ChartFrame {title} {x} {chart} lines={series.map((s) => ({ ...s, y }))}>
   <div bind:this={box} style="height: {height}px" role="img" aria-label={`${title}. ${summary}`}></div>
-  {#if tabled}
-    <Table class="dense mt-2">
-      <caption class="sr-only">{title}</caption>
-      <thead><tr><th>Series</th><th class="n">{x}</th><th class="n">{y}</th></tr></thead>
-      <tbody>
-        {#each series as s (s.name)}
-          {#each s.points as [px, py], i (i)}
-            <tr
-              ><td>{s.name}</td><td class="n">{Number(px.toPrecision(4))}</td><td class="n"
-                >{Number(py.toPrecision(3))}</td
-              ></tr
-            >
-          {/each}
-        {/each}
-      </tbody>
-    </Table>
-  {/if}
-</figure>
+</ChartFrame>

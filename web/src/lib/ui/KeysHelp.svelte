@@ -18,7 +18,7 @@
   ];
 </script>
 
-<Button class="push px-2!" aria-haspopup="dialog" onclick={() => (open = true)}>Keys</Button>
+<Button class="push px-2! max-sm:hidden!" aria-haspopup="dialog" onclick={() => (open = true)}>Keys</Button>
 <Modal
   bind:open
   size="xs"

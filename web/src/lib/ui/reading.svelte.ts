@@ -1,5 +1,5 @@
 import type { Figure } from '@pilgrim/core';
-import { writeQuantity } from '@pilgrim/core/quantity';
+import { isMoney, writeQuantity } from '@pilgrim/core/quantity';
 
 export type Reading = 'typed' | 'us' | 'si';
 
@@ -8,6 +8,6 @@ export const reading: { system: Reading } = $state({ system: 'typed' });
 
 /** A figure's text in the system chosen for reading. */
 export function textOf(figure: Pick<Figure, 'value' | 'unit' | 'text'>): string {
-  if (reading.system === 'typed') return figure.text;
+  if (reading.system === 'typed' || isMoney(figure.unit)) return figure.text;
   return writeQuantity(figure.value, figure.unit, reading.system);
 }

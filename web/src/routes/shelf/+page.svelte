@@ -4,6 +4,7 @@
   import { changeOnShelf, shelfAsCsv, takeOffShelf } from '$lib/api';
   import { goto, invalidateAll } from '$app/navigation';
   import { resolve } from '$app/paths';
+  import { saveFile } from '$lib/files/save';
   import Group from '$lib/ui/Group.svelte';
   import ListImport from '$lib/lists/ListImport.svelte';
   import PlateToShelf from '$lib/shelf/PlateToShelf.svelte';
@@ -42,11 +43,7 @@
       message = 'The server did not answer: the list was not made.';
       return;
     }
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(file);
-    link.download = 'own-shelf.csv';
-    link.click();
-    URL.revokeObjectURL(link.href);
+    saveFile('own-shelf.csv', file);
   }
 </script>
 

@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { Button, Table } from 'flowbite-svelte';
   import { onMount } from 'svelte';
   import { theme } from '$lib/ui/theme.svelte';
+  import ChartFrame from '$lib/ui/ChartFrame.svelte';
   import { chartWhenSeen, type EChart } from '$lib/ui/chartWhenSeen';
   import type { Handle, Mark, Panel, PanelSeries } from './panels';
 
@@ -28,7 +28,6 @@
   const uid = $props.id();
   let box: HTMLDivElement;
   let chart: EChart | undefined = $state.raw();
-  let tabled = $state(false);
   let places: readonly Place[] = $state.raw([]);
   /** Which handle is held; −1: none. */
   let held = $state(-1);
@@ -264,13 +263,12 @@
   }
 </script>
 
-<figure class="box p-3">
-  <figcaption class="mb-1 flex items-baseline justify-between gap-2">
-    <span class="font-medium">{title}</span>
-    <Button class="link screen-only text-[13px]" aria-expanded={tabled} onclick={() => (tabled = !tabled)}
-      >{tabled ? 'hide the data' : 'data as a table'}</Button
-    >
-  </figcaption>
+<ChartFrame
+  {title}
+  {x}
+  {chart}
+  lines={panels.flatMap((p) => p.series.map((s) => ({ name: s.name, y: p.y, points: s.points })))}
+>
   <div class="relative">
     <div bind:this={box} style="height: {height}px" role="img" aria-label={`${title}. ${summary}`}></div>
     {#if live && live.length === panels.length}
@@ -322,28 +320,7 @@
       {#each marks as m, i (i)}{i > 0 ? ' · ' : ''}{Number(m.x.toPrecision(3))} s {m.text}{/each}
     </p>
   {/if}
-  {#if tabled}
-    <div class="max-h-80 overflow-auto">
-      <Table class="dense mt-2">
-        <caption class="sr-only">{title}</caption>
-        <thead><tr><th>Quantity</th><th>Series</th><th class="n">{x}</th><th class="n">Value</th></tr></thead>
-        <tbody>
-          {#each panels as p (p.y)}
-            {#each p.series as s (s.name)}
-              {#each s.points as [px, py], i (i)}
-                <tr
-                  ><td>{p.y}</td><td>{s.name}</td><td class="n">{Number(px.toPrecision(4))}</td><td class="n"
-                    >{Number(py.toPrecision(3))}</td
-                  ></tr
-                >
-              {/each}
-            {/each}
-          {/each}
-        </tbody>
-      </Table>
-    </div>
-  {/if}
-</figure>
+</ChartFrame>
 
 <style>
   .live {

@@ -156,6 +156,8 @@
     if (visited === null) await invalidateAll();
   }
 
+  /** On a narrow screen, whether what is seldom done stands open. */
+  let more = $state(false);
   let asking = $state(false);
   let copying = $state(false);
   let newTag = $state('');
@@ -186,15 +188,16 @@
 <svelte:head><title>{data.position.tag} {data.position.name} · Pilgrim</title></svelte:head>
 
 <div class="mx-auto max-w-[1440px] px-4 py-3 print:max-w-none print:p-0">
-  <section aria-label="Position" class="screen-only mb-3 flex flex-wrap items-center gap-3">
+  <section aria-label="Position" class="screen-only mb-1 flex flex-wrap items-center gap-x-3 gap-y-1 lg:mb-3">
     <Button
       class="push"
       data-main
       disabled={desk.state === 'saved' || desk.state === 'saving'}
-      onclick={() => void save()}>Save a revision</Button
+      onclick={() => void save()}><span>Save<span class="max-lg:sr-only"> a revision</span></span></Button
     >
     <Button class="push" disabled={desk.undoes === undefined} onclick={() => desk.undo()}
-      >Undo{desk.undoes === undefined ? '' : ` ${desk.undoes}`}</Button
+      ><span class="max-w-[110px] truncate lg:max-w-none">Undo{desk.undoes === undefined ? '' : ` ${desk.undoes}`}</span
+      ></Button
     >
     {#if desk.redoes !== undefined}
       <Button class="push" onclick={() => desk.redo()}>Redo {desk.redoes}</Button>
@@ -211,19 +214,24 @@
         >why <Input class="field w-48! py-0.5!" bind:value={why} maxlength={2000} /></label
       >
     {/if}
-    <span role="status" class="text-quiet" data-testid="save-state">
+    <span
+      role="status"
+      class="min-w-0 text-quiet max-lg:flex-1 max-lg:text-[13px] max-lg:leading-tight"
+      data-testid="save-state"
+    >
       {states[desk.state]}{desk.state === 'saved' && desk.head
         ? ` ${formatDistanceToNow(new Date(desk.head.createdAt))} ago by ${desk.head.author}`
         : ''}. {desk.message}
     </span>
-    <span class="flex-1"></span>
+    <span class="flex-1 max-lg:hidden"></span>
+    <Button class="link lg:hidden" aria-expanded={more} onclick={() => (more = !more)}>More</Button>
     <a
-      class="link"
+      class="link {more ? '' : 'max-lg:hidden!'}"
       aria-current={visited === null ? 'page' : undefined}
       href={resolve('/positions/[id]/history', { id: data.position.id })}>History</a
     >
     <a
-      class="link"
+      class="link {more ? '' : 'max-lg:hidden!'}"
       href={resolve('/api/v1/positions/[id]/export', { id: data.position.id })}
       download
       data-sveltekit-reload>Export</a
@@ -240,7 +248,11 @@
         <Button class="link" onclick={() => (copying = false)}>no</Button>
       </form>
     {:else}
-      <Button class="link" title="Load, place, supply and rules under a new name" onclick={startCopy}>Copy</Button>
+      <Button
+        class="link {more ? '' : 'max-lg:hidden!'}"
+        title="Load, place, supply and rules under a new name"
+        onclick={startCopy}>Copy</Button
+      >
     {/if}
     {#if asking}
       <span
@@ -248,7 +260,7 @@
         <Button class="link" onclick={() => (asking = false)}>no</Button></span
       >
     {:else}
-      <Button class="link" onclick={() => (asking = true)}>Delete</Button>
+      <Button class="link {more ? '' : 'max-lg:hidden!'}" onclick={() => (asking = true)}>Delete</Button>
     {/if}
   </section>
   {#if desk.conflict}<Conflict {desk} name={data.position.name} />{/if}

@@ -1,0 +1,39 @@
+import { stringify } from 'csv-stringify/browser/esm/sync';
+import { saveFile } from '$lib/files/save';
+import type { EChart } from './chartWhenSeen';
+import { init } from './echarts';
+
+/** One line of a chart: its name, what its values are, and its points. */
+export interface ChartLine {
+  readonly name: string;
+  readonly y: string;
+  readonly points: readonly (readonly [number, number])[];
+}
+
+const named = (title: string): string =>
+  title
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-|-$/g, '');
+
+/** Draws a chart once more, unseen, and saves it as a picture: PNG at twice its size, or SVG. */
+export function savePicture(chart: EChart, title: string, kind: 'png' | 'svg'): void {
+  const ground = getComputedStyle(document.documentElement).getPropertyValue('--sheet').trim();
+  const box = document.createElement('div');
+  const size = { width: chart.getWidth(), height: chart.getHeight() };
+  const copy = init(box, null, { renderer: kind === 'svg' ? 'svg' : 'canvas', ...size });
+  copy.setOption({ ...chart.getOption(), animation: false, backgroundColor: ground });
+  if (kind === 'svg') saveFile(`${named(title)}.svg`, new Blob([copy.renderToSVGString()], { type: 'image/svg+xml' }));
+  else
+    copy.renderToCanvas({ pixelRatio: 2 }).toBlob((blob) => {
+      if (blob) saveFile(`${named(title)}.png`, blob);
+    });
+  copy.dispose();
+}
+
+/** Saves what a chart shows as a table: a row for each point. */
+export function saveData(title: string, x: string, lines: readonly ChartLine[]): void {
+  const rows = lines.flatMap((l) => l.points.map(([px, py]) => [l.y, l.name, px, py]));
+  const text = stringify([['Quantity', 'Series', x, 'Value'], ...rows], { bom: true, escape_formulas: true });
+  saveFile(`${named(title)}.csv`, new Blob([text], { type: 'text/csv' }));
+}
