@@ -10,7 +10,18 @@ const stations = ['plate', 'load', 'place', 'speed', 'choice', 'start', 'guard',
 const full = [
   ['plant', '/'],
   ...stations.map((s) => [s, `/positions/${demoId('07')}/${s}`] as const),
+  ['history', `/positions/${demoId('07')}/history`],
   ['own shelf', '/shelf'],
+  ['trash', '/trash'],
+  ['bring in a list', '/import'],
+  ['guide', '/guide'],
+  ['HTTP face', '/http'],
+] as const;
+/** The same on a tablet, on a phone, and at a desk with everything twice as large (1280×800 at 200 %). */
+const sizes = [
+  ['on a tablet', { width: 820, height: 1180 }],
+  ['on a phone', { width: 390, height: 844 }],
+  ['at 200 %', { width: 640, height: 400 }],
 ] as const;
 /** Empty or stopped: the same parts with less in them, so colours, targets and overflow only. */
 const bare = [
@@ -54,8 +65,15 @@ for (const [name, path] of full)
     expect(await sideways(page)).toBeLessThanOrEqual(0);
     await page.evaluate(() => document.documentElement.classList.add('dark'));
     expect(await violations(page, lookOnly)).toEqual([]);
-    await page.setViewportSize({ width: 820, height: 1180 });
-    expect(await sideways(page), 'on a tablet').toBeLessThanOrEqual(0);
+    for (const [where, size] of sizes) {
+      await page.setViewportSize(size);
+      expect(await sideways(page), where).toBeLessThanOrEqual(0);
+      expect(await violations(page, lookOnly), where).toEqual([]);
+      await page.evaluate(() => document.documentElement.classList.toggle('dark'));
+      if (where !== 'on a phone' || !path.startsWith('/positions/')) continue;
+      const top = await page.locator('main').evaluate((m) => m.getBoundingClientRect().top + scrollY);
+      expect(top, 'content begins high on a phone').toBeLessThan(200);
+    }
     expect(errors).toEqual([]);
   });
 

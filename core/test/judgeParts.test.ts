@@ -209,3 +209,153 @@ it('a source nobody described is a condition while a usual transformer would do,
   expect(drive).toMatchObject({ outcome: 'pass', condition: null });
   expect(drive?.text).toBe('The source is not described; the current drawn is small.');
 });
+
+describe('numbers in verdicts, from the motor’s own row', () => {
+  const motor = genericMotors().find((m) => m.id === 'na-tefc-25hp-4p');
+  const fan = (power: string, more: object = {}, over: Partial<CaseText> = {}) =>
+    pinned({ load: { machine: 'mixer', demand: { kind: 'power', power, speed: '1760 rpm' }, ...more }, ...over });
+  const rated = (60 * 25 * 745.7) / (2 * Math.PI * (motor?.speed ?? 0));
+  const steady = (60 * 18 * 745.7) / (2 * Math.PI * 1760);
+
+  it('peak torque: breakdown at this voltage against the highest asked; what it would bear cures', () => {
+    const at = (ratio: number, voltage = '460 V') =>
+      fan(
+        '18 hp',
+        { overload: { ratio, duration: '5 s' } },
+        { supply: { ...conveyor.supply, voltage }, method: 'direct' },
+      );
+    const breakdown = (motor?.breakdownTorque ?? 0) * rated;
+    expect(verdict(at(1.5), 'peak-torque')?.margin).toBeCloseTo(breakdown / (1.5 * steady) - 1, 2);
+    expect(verdict(at(1.5), 'peak-torque')?.text).toContain(`over ${(1.5 * steady).toPrecision(3)} N·m`);
+    // 437 V is 95 % of 460 V: its square of the torque is left.
+    expect((verdict(at(1.5, '437 V'), 'peak-torque')?.margin ?? 0) + 1).toBeCloseTo(
+      ((breakdown / (1.5 * steady)) * 437 ** 2) / 460 ** 2,
+      2,
+    );
+    const over = at(4);
+    expect(verdict(over, 'peak-torque')).toMatchObject({
+      outcome: 'fail',
+      text: expect.stringMatching(/^Breaks down: its/),
+    });
+    expect(over.candidates[0]?.change).toContain(`a peak of at most ${(breakdown / steady).toFixed(2)} ×`);
+  });
+
+  it('loading: the load’s share of what the motor may give; too little names the house rule and the load', () => {
+    expect(verdict(fan('18 hp'), 'loading')?.text).toMatch(/^Loaded to 7[123] % of what it may give\.$/);
+    const idle = verdict(fan('9 hp'), 'loading');
+    expect(idle).toMatchObject({ outcome: 'caution' });
+    expect(idle?.text).toMatch(/^Loaded to 3[67] % of what it may give, 50 % is the least by house rule: too large/);
+    expect(idle?.text).toContain('for its 9.00 hp of load.');
+    expect(idle?.margin).toBeCloseTo(9 / 25 / 0.5 - 1, 1);
+  });
+
+  it('speed on a drive: from 70 to 106 % of rated they fit each other', () => {
+    const at = (speed: string) =>
+      verdict(
+        pinned({
+          method: 'drive',
+          load: { machine: 'mixer', demand: { kind: 'power', power: '10 hp', speed } },
+          speed: { need: 'variable', min: 0.9 },
+        }),
+        'speed',
+      )?.outcome;
+    expect(['1200 rpm', '1270 rpm', '1860 rpm', '1900 rpm'].map(at)).toEqual(['caution', 'pass', 'pass', 'caution']);
+  });
+
+  it('starts an hour and time to speed are those of the simulated start', () => {
+    const r = fan('18 hp', { startsPerHour: 2, inertia: '1 kg.m2' }, { method: 'direct' });
+    expect(verdict(r, 'starts')).toMatchObject({ outcome: 'pass', text: 'Bears 2 starts an hour.' });
+    const time = r.figures['start.direct.time']?.value ?? NaN;
+    expect(verdict(r, 'start-time')?.text).toBe(`At speed in ${r.figures['start.direct.time']?.text}.`);
+    expect(time).toBeGreaterThan(0.1);
+    const often = fan('18 hp', { startsPerHour: 500, inertia: '1 kg.m2' }, { method: 'direct' });
+    expect(verdict(often, 'starts')?.outcome).toBe('fail');
+    expect(often.candidates[0]?.change).toMatch(/at most \d+ starts an hour/);
+  });
+
+  it('run-up without a voltage: pull-up torque against what the load asks on the way', () => {
+    const at = (power: string, startRatio = 1) =>
+      fan(power, { startRatio }, { method: 'direct', supply: { frequency: '60 Hz' } });
+    const light = verdict(at('10 hp', 0.5), 'run-up');
+    const pullUp = (motor?.pullUpTorque ?? 0) * rated;
+    const asked = ((60 * 10 * 745.7) / (2 * Math.PI * 1760)) * 0.5;
+    expect(light?.outcome).toBe('pass');
+    expect(light?.margin).toBeCloseTo(pullUp / asked - 1, 2);
+    expect(light?.text).toBe(
+      `Pulls up with ${((pullUp / asked - 1) * 100).toFixed(0)} % more than the load asks on the way.`,
+    );
+    expect(verdict(at('60 hp'), 'run-up')?.outcome).toBe('fail');
+  });
+
+  it('a belt’s sheave against the standard’s least for the frame; a short shaft bears no belt', () => {
+    const belt = (sheave?: string, frame?: string) =>
+      pinned({
+        load: {
+          machine: 'centrifugal-fan',
+          demand: { kind: 'power', power: '18 hp', speed: '1760 rpm' },
+          train: { kind: 'belt', ratio: 1, ...(sheave === undefined ? {} : { sheave }) },
+        },
+        ...(frame === undefined
+          ? {}
+          : {
+              plate: {
+                power: '25 hp',
+                voltage: '460 V',
+                current: '31 A',
+                speed: '1770 rpm',
+                frequency: '60 Hz',
+                frame,
+              },
+              motor: { existing: true },
+            }),
+      });
+    expect(verdict(belt(), 'shaft')?.text).toMatch(/^A shaft for belts; give the sheave/);
+    expect(verdict(belt('300 mm'), 'shaft')).toMatchObject({
+      outcome: 'pass',
+      text: 'Shaft and sheave suit each other.',
+    });
+    // MG 1 table 14-1: 25 hp at four poles, frame 284T, wants 5.0 in (127 mm).
+    const small = verdict(belt('90 mm'), 'shaft');
+    expect(small).toMatchObject({
+      outcome: 'caution',
+      text: expect.stringContaining('A sheave of 90 mm (3.54 in) is below the standard’s 127 mm (5.00 in)'),
+    });
+    expect(small?.text).toContain('frame 284T');
+    const short = belt('300 mm', '284TS');
+    expect(verdict(short, 'shaft')).toMatchObject({ outcome: 'fail', text: expect.stringContaining('short shaft') });
+    expect(short.candidates[0]?.change).toContain('direct coupling instead of the belt');
+  });
+
+  it('a service factor of 1.15 is wanted on a North American drive, and no question on the line', () => {
+    const of = (serviceFactor: number, method: 'direct' | 'drive') =>
+      verdict(
+        pinned({
+          plate: {
+            power: '25 hp',
+            voltage: '460 V',
+            current: '31 A',
+            speed: '1770 rpm',
+            frequency: '60 Hz',
+            serviceFactor,
+          },
+          motor: { existing: true },
+          method,
+        }),
+        'service-factor',
+      );
+    expect(of(1.15, 'drive')?.outcome).toBe('pass');
+    expect(of(1, 'drive')).toMatchObject({ outcome: 'caution', text: expect.stringContaining('1.15 is wanted') });
+    expect(of(1, 'direct')).toBeUndefined();
+  });
+
+  it('too hot for its load: the warmest air that would do cures, or the share of the load where none would', () => {
+    const hot = (power: string) =>
+      pinned({
+        load: { machine: 'mixer', demand: { kind: 'power', power, speed: '1760 rpm' } },
+        place: { ...conveyor.place, ambient: '55 degC' },
+        rules: { sizingMargin: 1 },
+      }).candidates[0];
+    expect(hot('24 hp')?.change).toMatch(/up to 4\d(\.\d)? °C/);
+    expect(hot('40 hp')?.change).toMatch(/at most \d\d % of this load/);
+  });
+});

@@ -79,6 +79,10 @@ function pureNumber(v: number): string {
   return trim(Math.abs(v - 1) < 0.05 ? v.toFixed(4) : writeNumber(v));
 }
 
+/** A part of a machine in both systems, as drawings and rules have it: "127 mm (5.00 in)". Metres. */
+export const writePart = (metres: number): string =>
+  `${trim(writeNumber(metres * 1000))} mm (${writeNumber(metres / 0.0254)} in)`;
+
 const moneyUnits: ReadonlySet<UnitId> = new Set(['money', '1/a', '1/kWh', '1/kW']);
 /** Whether a unit is of money, which is of the case's own currency. */
 export const isMoney = (unit: UnitId): boolean => moneyUnits.has(unit);

@@ -1,4 +1,4 @@
-import { writeQuantity } from '../../quantity';
+import { writePart } from '../../quantity';
 import { code } from '../code';
 import { requirement } from '../requirement';
 
@@ -24,8 +24,8 @@ export const shaft = requirement({
         ? 'A shaft for belts; give the sheave’s diameter to see whether it is large enough.'
         : 'Shaft and sheave suit each other.';
     return (
-      `A sheave of ${writeQuantity(load.sheave ?? 0, 'm')} is below the standard’s ` +
-      `${writeQuantity((load.sheave ?? 0) / (1 + margin), 'm')} for frame ` +
+      `A sheave of ${writePart(load.sheave ?? 0)} is below the standard’s ` +
+      `${writePart((load.sheave ?? 0) / (1 + margin))} for frame ` +
       `${motor.frame}: shaft and bearing take too much.`
     );
   },

@@ -136,6 +136,7 @@
   }
   .light {
     color: var(--on-metal);
+    min-height: 24px;
     font-size: 14px;
   }
 </style>
