@@ -147,7 +147,50 @@ describe('drafts', () => {
   });
 });
 
+describe('what an edit changed', () => {
+  it('undo and redo say what they take back; typing on in one field is one step', async () => {
+    await desk.wake();
+    expect(desk.undoes).toBeUndefined();
+    desk.set('load.demand.force', '170 lbf');
+    desk.set('load.demand.force', '175 lbf');
+    desk.set('place.altitude', '900 m');
+    expect([desk.undoes, desk.redoes]).toEqual(['Altitude', undefined]);
+    desk.undo();
+    expect([desk.undoes, desk.redoes]).toEqual(['Pull', 'Altitude']);
+    desk.undo();
+    expect(desk.value('load.demand.force')).toBe('160 lbf');
+    desk.redo();
+    expect(desk.value('load.demand.force')).toBe('175 lbf');
+  });
+  it('the answer before it stands beside the answer after it, from its first letter on', async () => {
+    await desk.wake();
+    const before = desk.result;
+    desk.set('load.demand.force', '17 lbf');
+    desk.set('load.demand.force', '175 lbf');
+    expect(desk.since).toEqual({ result: before, called: 'Pull' });
+    expect(desk.result?.figures['load.power']?.value).not.toBe(before?.figures['load.power']?.value);
+  });
+  it('another state of the case is brought back as one step', async () => {
+    await desk.wake();
+    desk.replace({ format: 'pilgrim.case/1', practice: 'iec', name: 'Other' }, 'the revision of yesterday');
+    expect(desk.case).toEqual({ format: 'pilgrim.case/1', practice: 'iec', name: 'Other' });
+    expect(desk.undoes).toBe('the revision of yesterday');
+    desk.undo();
+    expect(desk.case).toEqual(text);
+  });
+});
+
 describe('saving', () => {
+  it('keeps why it was saved, and both edits where they were put together', async () => {
+    desk.set('load.demand.force', '90 kgf');
+    server(412, { head: { ...(await head()), id: 'r9', author: 'other' } });
+    await desk.save('new scale');
+    expect(JSON.parse(String(sent[0]?.init.body))).toMatchObject({ note: 'new scale' });
+    server(201, { ...(await head()), id: 'r10' });
+    await desk.keepMine({ ...text, name: 'Blower of both' });
+    expect(JSON.parse(String(sent[1]?.init.body))).toMatchObject({ case: { name: 'Blower of both' } });
+    expect(desk.undoes).toBe('the edits of other');
+  });
   it('names the revision it was based on, takes the new one, and drops the draft', async () => {
     desk.set('load.demand.force', '90 kgf');
     await desk.keepDraft();
@@ -155,7 +198,7 @@ describe('saving', () => {
     await desk.save();
     expect(sent[0]?.url).toBe('/api/v1/studies/s1/revisions');
     expect(new Headers(sent[0]?.init.headers).get('if-match')).toBe('"r1"');
-    expect(desk).toMatchObject({ state: 'saved', parent: 'r2', message: 'Saved.' });
+    expect(desk).toMatchObject({ state: 'saved', parent: 'r2', message: '' });
     expect(drafts.size).toBe(0);
   });
   it('a first save expects nothing there', async () => {
@@ -190,7 +233,7 @@ describe('saving', () => {
     desk.set('load.demand.force', 'apples');
     server(422, { errors: [{ path: 'load.demand.force', message: 'no' }] });
     await desk.save();
-    expect(desk.message).toContain('load.demand.force cannot be read');
+    expect(desk.message).toContain('Pull cannot be read');
     expect(desk.value('load.demand.force')).toBe('apples');
   });
   it('a server that does not answer leaves the draft', async () => {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { figureIds } from '@pilgrim/core';
-import { fieldName, figureName, isStation, stationIds, stationNames, stationOfField } from '$lib/ui/names';
+import { fieldName, figureName, isStation, namedFields, stationIds, stationNames, stationOfField } from '$lib/ui/names';
 
 describe('names', () => {
   it('a field leads to the station on whose desk it stands', () => {
@@ -23,7 +23,15 @@ describe('names', () => {
     for (const id of figureIds) expect(figureName(id)).toMatch(/^[A-Z][^.]*$/);
     expect(figureName('start.direct.voltageDip')).toBe('Dip at the bus, direct on line');
   });
-  it('fields read as words', () => expect(fieldName('load.demand.drumDiameter')).toBe('demand drum diameter'));
+  it('a field is called as its screen calls it; where screens differ, by the end of its path', () => {
+    expect(fieldName('load.demand.drumDiameter')).toBe('Drum diameter');
+    expect(fieldName('load.demand.liftHeight')).toBe('demand lift height');
+    expect(fieldName('supply.source.nothing')).toBe('source nothing');
+  });
+  it('the names of fields are there for all stations but choice, whose field is the motor', () => {
+    const named = new Set(namedFields().map(([path]) => stationOfField(path)));
+    expect([...named]).toEqual(expect.arrayContaining(['plate', 'load', 'place', 'speed', 'start', 'cost']));
+  });
   it('stations are ten, in working order, each named', () => {
     expect(stationIds.map((s) => stationNames[s])).toEqual([
       'Plate',

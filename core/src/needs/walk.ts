@@ -131,6 +131,8 @@ export interface Needs {
   /** Requirements that do not count, with the reason. */
   readonly waived: ReadonlyMap<string, string>;
   readonly energyPrice: number;
+  /** What money is in; empty where nobody said. */
+  readonly currency: string;
   readonly years: number;
   readonly discountRate: number;
   /** What the ranking had to assume, in words. */

@@ -87,6 +87,10 @@ const moneyUnits: ReadonlySet<UnitId> = new Set(['money', '1/a', '1/kWh', '1/kW'
 /** Whether a unit is of money, which is of the case's own currency. */
 export const isMoney = (unit: UnitId): boolean => moneyUnits.has(unit);
 
+/** A whole amount with its currency, thousands apart: "2,194 USD". */
+export const writeAmount = (value: number, currency: string): string =>
+  [Math.round(value).toLocaleString('en'), ...(currency === '' ? [] : [currency])].join(' ');
+
 /** An amount of money with its currency ("7350 EUR a year"); without one where nobody said which. */
 export function writeMoney(value: number, unit: UnitId, currency: string): string {
   const [amount = '', ...per] = writeQuantity(value, unit).split(' ');

@@ -1,3 +1,4 @@
+import { writeAmount } from '../quantity';
 import type { Candidate, Choice } from '../case';
 import { methodNames } from '../contract';
 import { closedOf, explain, inStockOf, type Judged } from '../judge';
@@ -38,13 +39,13 @@ function beside(
     control,
     costsMore,
     text: [
-      `${say(motor)}: ${motor.name}, ${methodNames[method].toLowerCase()}, ${difference(costsMore, needs.years)}.`,
+      `${say(motor)}: ${motor.name}, ${methodNames[method].toLowerCase()}, ${difference(costsMore, needs)}.`,
       ...open,
     ].join(' '),
   };
 }
 
-const difference = (more: number, years: number): string =>
+const difference = (more: number, { years, currency }: Pick<Needs, 'years' | 'currency'>): string =>
   more === 0
     ? 'at the same cost'
-    : `for ${Math.abs(more).toLocaleString('en')} ${more < 0 ? 'less' : 'more'} over ${years} years`;
+    : `for ${writeAmount(Math.abs(more), currency)} ${more < 0 ? 'less' : 'more'} over ${years} years`;

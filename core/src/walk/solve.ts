@@ -116,6 +116,7 @@ export function solveWith(input: Case, shelf: readonly Motor[] = [], told = best
       lessons,
       waived,
       energyPrice: input.money?.energyPrice ?? 0.15,
+      currency: input.money?.currency ?? '',
       years: input.money?.years ?? 10,
       discountRate: input.money?.discountRate ?? 0.07,
       assumed: assumedFor(walk, speed.assumedHours),

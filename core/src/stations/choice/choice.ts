@@ -28,7 +28,7 @@ import {
   soundPressure,
   to8Poles,
 } from '../../practice';
-import { q, writeQuantity } from '../../quantity';
+import { q, writeQuantity, writeAmount } from '../../quantity';
 import { methodNames, type Method } from '../../contract';
 import { explain, type Judged, outcomeOf } from '../../judge';
 import {
@@ -326,7 +326,7 @@ function notCheaper(needs: Needs, judged: Judged, { entry, candidate }: Chosen):
   const name = `${other.motor.name}, ${methodNames[other.method].toLowerCase()}`;
   if (more > 0)
     return (
-      `Not the next cheaper, ${name}: it costs ${Math.round(more).toLocaleString('en')} ` +
+      `Not the next cheaper, ${name}: it costs ${writeAmount(more, needs.currency)} ` +
       `more over ${needs.years} years.`
     );
   return needs.rules.ranking === 'life-cycle'

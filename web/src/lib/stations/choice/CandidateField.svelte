@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { writeAmount } from '@pilgrim/core/quantity';
   import type { Outcome, ScreenRow } from '@pilgrim/core';
   import { onMount } from 'svelte';
   import { chartWhenSeen } from '$lib/ui/chartWhenSeen';
@@ -13,6 +14,7 @@
   }
   let { show }: Props = $props();
   const desk = useDesk();
+  const currency = $derived(String(desk().value('money.currency') ?? ''));
   let box: HTMLDivElement;
   let draw: (() => void) | undefined = $state();
   let rows = $state.raw<readonly ScreenRow[]>([]);
@@ -127,7 +129,7 @@
           .map((r) => ({
             value: [r.power / unit, r.lifeCycle],
             id: r.id,
-            say: `${r.name}, ${words(r.method)}<br>${r.short ? `${words(outcome)}: ${words(r.short)}` : 'passes'}; ${r.lifeCycle.toLocaleString('en')} over its life`,
+            say: `${r.name}, ${words(r.method)}<br>${r.short ? `${words(outcome)}: ${words(r.short)}` : 'passes'}; ${writeAmount(r.lifeCycle, currency)} over its life`,
           })),
         ...(g === groups.length - 1 && {
           markLine: {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { writeAmount } from '@pilgrim/core/quantity';
   import { Button, Checkbox, Input, Table } from 'flowbite-svelte';
   import type { Candidate, Outcome, ScreenColumn, ScreenRow } from '@pilgrim/core';
   import { untrack } from 'svelte';
@@ -20,6 +21,7 @@
   }
   let { compared, compare, open = $bindable() }: Props = $props();
   const desk = useDesk();
+  const currency = $derived(String(desk().value('money.currency') ?? ''));
 
   type Column = readonly [ScreenColumn, string, (r: ScreenRow) => string, boolean?];
   const columns: readonly Column[] = [
@@ -30,7 +32,7 @@
     ['frame', 'Frame', (r) => r.frame ?? '—'],
     ['margin', 'Margin', (r) => `${(r.margin * 100).toFixed(0)} %`, true],
     ['price', 'Price', (r) => r.price.toLocaleString('en'), true],
-    ['lifeCycle', 'Life-cycle', (r) => r.lifeCycle.toLocaleString('en'), true],
+    ['lifeCycle', 'Life-cycle', (r) => writeAmount(r.lifeCycle, currency), true],
     ['mass', 'kg', (r) => String(r.mass), true],
     ['sound', 'dB(A)', (r) => String(r.sound), true],
     ['stock', 'Shelf', (r) => (r.stock === null ? '' : String(r.stock)), true],

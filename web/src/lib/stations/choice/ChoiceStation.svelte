@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { writeAmount } from '@pilgrim/core/quantity';
   import { Button, Table } from 'flowbite-svelte';
   import { isFindingId, noChoiceFindings } from '@pilgrim/core/vocabulary';
   import type { ScreenRow } from '@pilgrim/core';
@@ -28,6 +29,7 @@
     'replace-drive': 'another motor on a drive',
   } as const;
   const desk = useDesk();
+  const currency = $derived(String(desk().value('money.currency') ?? ''));
   const goto = useGoto();
   const result = $derived(desk().result);
   const choice = $derived(desk().shelf === 'there' ? result?.choice : undefined);
@@ -113,7 +115,7 @@
           {#each choice.options as o (o.kind)}
             <tr>
               <th scope="row" class="text-left font-medium">{optionWords[o.kind]}</th><td>{o.motor.name}</td>
-              <td>{words(o.method)}</td><td class="n">{o.lifeCycle.toLocaleString('en')}</td>
+              <td>{words(o.method)}</td><td class="n">{writeAmount(o.lifeCycle, currency)}</td>
               <td><span class="flex items-start gap-2"><Mark state={o.outcome} />{o.text}</span></td>
             </tr>
           {/each}

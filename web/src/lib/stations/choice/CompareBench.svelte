@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { writeAmount } from '@pilgrim/core/quantity';
   import { Button, Table } from 'flowbite-svelte';
   import { stockText, type Candidate } from '@pilgrim/core';
   import { words } from '$lib/ui/names';
@@ -12,6 +13,7 @@
   }
   let { ids, drop }: Props = $props();
   const desk = useDesk();
+  const currency = $derived(String(desk().value('money.currency') ?? ''));
   let list = $state.raw<readonly Candidate[]>([]);
   $effect(() => {
     void desk().answers;
@@ -33,7 +35,7 @@
     ['Sound', (c) => `${c.motor.sound} dB(A)`],
     ['Drive or starter', (c) => `${c.control.name}${c.control.ratedCurrent ? `, ${c.control.ratedCurrent} A` : ''}`],
     ['Price index', (c) => c.cost.priceIndex.toLocaleString('en')],
-    ['Life-cycle cost', (c) => c.cost.lifeCycle.toLocaleString('en')],
+    ['Life-cycle cost', (c) => writeAmount(c.cost.lifeCycle, currency)],
     ['Own shelf', (c) => (c.motor.stock ? stockText(c.motor.stock) : '—')],
   ];
   const asked = $derived([...new Set(list.flatMap((c) => c.verdicts.map((v) => v.requirement)))]);

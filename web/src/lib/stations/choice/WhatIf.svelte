@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Button, Table } from 'flowbite-svelte';
   import type { Change, PoleOption } from '@pilgrim/core';
-  import { writeQuantity } from '@pilgrim/core/quantity';
+  import { writeQuantity, writeAmount } from '@pilgrim/core/quantity';
   import { words } from '$lib/ui/names';
   import { useDesk } from '$lib/desk/desk.svelte';
   import { otherPoles, wouldChange } from '$lib/solver';
@@ -9,6 +9,7 @@
   import Fold from '$lib/ui/Fold.svelte';
 
   const desk = useDesk();
+  const currency = $derived(String(desk().value('money.currency') ?? ''));
   let changes = $state.raw<readonly Change[] | null>(null);
   let changesOf = $state(-1);
   let asking = $state(false);
@@ -111,7 +112,7 @@
               >
               <td>{words(p.candidate.method)}</td>
               <td>{p.candidate.motor.frame ?? '—'}</td>
-              <td class="n">{p.candidate.cost.lifeCycle.toLocaleString('en')}</td>
+              <td class="n">{writeAmount(p.candidate.cost.lifeCycle, currency)}</td>
             </tr>
           {/each}
         </tbody>

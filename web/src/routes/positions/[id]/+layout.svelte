@@ -193,7 +193,8 @@
       class="push"
       data-main
       disabled={desk.state === 'saved' || desk.state === 'saving'}
-      onclick={() => void save()}><span>Save<span class="max-lg:sr-only"> a revision</span></span></Button
+      onclick={() => void save()}
+      ><span class="whitespace-pre">Save <span class="max-lg:sr-only">a revision</span></span></Button
     >
     <Button class="push" disabled={desk.undoes === undefined} onclick={() => desk.undo()}
       ><span class="max-w-[110px] truncate lg:max-w-none">Undo{desk.undoes === undefined ? '' : ` ${desk.undoes}`}</span
@@ -224,7 +225,7 @@
         : ''}. {desk.message}
     </span>
     <span class="flex-1 max-lg:hidden"></span>
-    <Button class="link lg:hidden" aria-expanded={more} onclick={() => (more = !more)}>More</Button>
+    <Button class="link lg:hidden!" aria-expanded={more} onclick={() => (more = !more)}>More</Button>
     <a
       class="link {more ? '' : 'max-lg:hidden!'}"
       aria-current={visited === null ? 'page' : undefined}
