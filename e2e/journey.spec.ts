@@ -51,7 +51,7 @@ test('an unsaved edit and what cannot be read survive a reload', async ({ page, 
   await page.reload();
   await expect(page.getByLabel('Pull', { exact: true })).toHaveValue('90 apples');
   await page.getByRole('button', { name: 'Save a revision' }).click();
-  await expect(page.getByTestId('save-state')).toContainText('load.demand.force cannot be read');
+  await expect(page.getByTestId('save-state')).toContainText('Pull cannot be read');
   await expect(page.getByLabel('Pull', { exact: true })).toHaveValue('90 apples');
 });
 

@@ -123,3 +123,19 @@ test('a stall is told, and the sheet has the comparison with the settings', asyn
   await expect(sheet.getByTestId('start-compare')).toContainText('Residual voltage when off: live');
   await expect(sheet).toContainText('(assumed: the common kind)');
 });
+
+test('the method chosen on Start chooses, and is left open again', async ({ page, request }) => {
+  const { id } = await ownPosition(request, 'STA-9', '07-kn-410.json');
+  await openStation(page, id, 'start');
+  const standing = page.getByTestId('standing-choice');
+  await expect(standing).toContainText('drive');
+  await page
+    .getByRole('button', { name: /^soft starter/i })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Choose soft starter' }).click();
+  await expect(standing).not.toContainText('drive');
+  await expect(page.getByText('Chosen by you')).toBeVisible();
+  await page.getByRole('button', { name: 'Leave the method open again' }).click();
+  await expect(standing).toContainText('drive');
+});

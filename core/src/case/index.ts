@@ -5,3 +5,4 @@ export * from './migrate';
 export * from './carry';
 export * from './changes';
 export * from './errand';
+export * from './questions';

@@ -32,7 +32,13 @@
   {:else}
     <div class="box overflow-x-auto">
       <Table class="dense" data-testid="trash">
-        <thead><tr><th>Tag</th><th>Position</th><th>Area</th><th>Deleted</th><th>Revisions</th><th></th></tr></thead>
+        <thead
+          ><tr
+            ><th>Tag</th><th>Position</th><th>Area</th><th>Deleted</th><th>Revisions</th><th
+              ><span class="sr-only">Bring back</span></th
+            ></tr
+          ></thead
+        >
         <tbody>
           {#each data.positions as p (p.id)}
             <tr>

@@ -4,11 +4,14 @@
   import StartCompare from '$lib/ui/StartCompare.svelte';
   import VerdictList from '$lib/ui/VerdictList.svelte';
   import { useDesk } from '$lib/desk/desk.svelte';
-  import { cited, figureName, methodOfFigure, stationIds, stationNames, words } from '$lib/ui/names';
+  import { asked, askedNames, openQuestions } from '@pilgrim/core/questions';
+  import { useGoto } from '$lib/desk/goto';
+  import { cited, fieldName, figureName, methodOfFigure, stationIds, stationNames, words } from '$lib/ui/names';
   import { textOf } from '$lib/ui/reading.svelte';
   import { cautions } from './cautions';
 
   const desk = useDesk();
+  const goto = useGoto();
   const result = $derived(desk().result);
   const candidate = $derived(result?.candidates.find((c) => c.motor.id === result.choice?.motor.id));
   // Of the start, the sheet's figures are the chosen method's: the comparison has the others. Without one, direct on line stands beside.
@@ -21,6 +24,7 @@
       )
       .filter(([, list]) => list.length > 0),
   );
+  const questions = $derived(result ? openQuestions(result) : []);
   const facts = $derived((result?.facts ?? []).filter((f) => f.station === 'plate'));
   const startFacts = $derived((result?.facts ?? []).filter((f) => f.station === 'start'));
   const own = $derived(result?.start?.rows.find((r) => r.method === result.subject?.method));
@@ -81,6 +85,31 @@
       </li>
     {:else}<li class="text-quiet">No findings.</li>{/each}
   </ul>
+
+  {#if questions.length > 0}
+    <h2>Open questions</h2>
+    <div class="mb-4" data-testid="questions">
+      {#each asked as to (to)}
+        {@const list = questions.filter((q) => q.to === to)}
+        {#if list.length > 0}
+          <h3 class="font-medium">{askedNames[to]}</h3>
+          <ul class="mb-2">
+            {#each list as q (q.field + q.text)}
+              <li class="flex gap-2 py-0.5">
+                <span aria-hidden="true">☐</span>
+                <span
+                  ><Button class="link screen-only" onclick={() => goto(q.field)}>{fieldName(q.field)}</Button><span
+                    class="hidden print:inline">{fieldName(q.field)}</span
+                  >: {q.text}</span
+                >
+              </li>
+            {/each}
+          </ul>
+        {/if}
+      {/each}
+      <p class="screen-only text-[13px] text-quiet">A question is ticked off by giving its field.</p>
+    </div>
+  {/if}
 
   <h2>Case</h2>
   <div class="mb-4 grid gap-x-8 sm:grid-cols-2 print:grid-cols-2">

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Method } from '@pilgrim/core';
+  import { Button } from 'flowbite-svelte';
   import ChoiceField from '$lib/ui/ChoiceField.svelte';
   import Facts from '$lib/ui/Facts.svelte';
   import Figures from '$lib/ui/Figures.svelte';
@@ -12,6 +13,7 @@
   import StartCompare from '$lib/ui/StartCompare.svelte';
   import StartSettings from './StartSettings.svelte';
   import { useDesk } from '$lib/desk/desk.svelte';
+  import { putAt } from '$lib/desk/paths';
   import { words } from '$lib/ui/names';
   import { sources } from '$lib/ui/options';
 
@@ -21,6 +23,9 @@
   const judging = $derived(desk().shelf !== 'there' && desk().result?.start);
   const start = $derived(judging ? null : (desk().result?.start ?? null));
   const chosen = $derived(desk().result?.subject?.method ?? null);
+  const pinned = $derived(desk().value('method') ?? null);
+  const take = (to: Method | undefined): void =>
+    desk().change('', (draft) => putAt(draft, 'method', to), 'the starting method');
   let looked = $state<Method | null>(null);
   const method = $derived(looked ?? chosen ?? start?.recommended?.method ?? null);
   const row = $derived(start?.rows.find((r) => r.method === method));
@@ -98,6 +103,21 @@
   </Group>
   {#if method && row}
     <Group title={`Settings: ${words(method)}`}>
+      <p class="mb-2 flex flex-wrap items-baseline gap-x-4">
+        {#if pinned === method}
+          <span>Chosen by you: motors are judged with it alone.</span>
+          <Button class="link" onclick={() => take(undefined)}>Leave the method open again</Button>
+        {:else}
+          <Button class="push" onclick={() => take(method)}>Choose {words(method)}</Button>
+          <span class="text-quiet"
+            >{method === chosen
+              ? 'It stands chosen by itself; chosen by you it stays.'
+              : row.outcome === 'fail'
+                ? 'It will not do as things stand; chosen, it is judged all the same.'
+                : 'Motors are then judged with it alone.'}</span
+          >
+        {/if}
+      </p>
       <StartSettings {method} settings={row.settings} />
     </Group>
     <Group title="The start">
