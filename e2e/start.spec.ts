@@ -135,7 +135,7 @@ test('the method chosen on Start chooses, and is left open again', async ({ page
     .click();
   await page.getByRole('button', { name: 'Choose soft starter' }).click();
   await expect(standing).not.toContainText('drive');
-  await expect(page.getByText('Chosen by you')).toBeVisible();
+  await expect(page.getByTestId('pinned')).toBeVisible();
   await page.getByRole('button', { name: 'Leave the method open again' }).click();
   await expect(standing).toContainText('drive');
 });

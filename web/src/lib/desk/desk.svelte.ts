@@ -242,7 +242,8 @@ export class Desk {
       this.message = 'Somebody saved this position in between.';
     } else if (status === 422 && problem.errors) {
       this.errors = problem.errors;
-      this.message = `${problem.errors.map((e) => fieldName(e.path)).join(', ')} cannot be read. What you typed is kept.`;
+      const names = problem.errors.map((e) => fieldName(e.path)).join(', ');
+      this.message = `${names} cannot be read. What you typed is kept.`;
     } else this.message = `${problem.title ?? 'The server refused'}.`;
   }
 

@@ -92,6 +92,12 @@
     <NumberField shareTo={0.6} path="rules.maxDip" label="Largest dip (house rule)" taken="0.15" />
   </div>
 </Group>
+{#if pinned}
+  <p class="mb-3" data-testid="pinned">
+    Chosen by you: {words(String(pinned))}. Motors are judged with it alone.
+    <Button class="link" onclick={() => take(undefined)}>Leave the method open again</Button>
+  </p>
+{/if}
 {#if judging}
   <Group title="Methods compared"><p class="text-quiet" role="status">Judging the own shelf too …</p></Group>
 {:else if start}
@@ -103,11 +109,8 @@
   </Group>
   {#if method && row}
     <Group title={`Settings: ${words(method)}`}>
-      <p class="mb-2 flex flex-wrap items-baseline gap-x-4">
-        {#if pinned === method}
-          <span>Chosen by you: motors are judged with it alone.</span>
-          <Button class="link" onclick={() => take(undefined)}>Leave the method open again</Button>
-        {:else}
+      {#if pinned !== method}
+        <p class="mb-2 flex flex-wrap items-baseline gap-x-4">
           <Button class="push" onclick={() => take(method)}>Choose {words(method)}</Button>
           <span class="text-quiet"
             >{method === chosen
@@ -116,8 +119,8 @@
                 ? 'It will not do as things stand; chosen, it is judged all the same.'
                 : 'Motors are then judged with it alone.'}</span
           >
-        {/if}
-      </p>
+        </p>
+      {/if}
       <StartSettings {method} settings={row.settings} />
     </Group>
     <Group title="The start">
