@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { Button, Input, Modal } from 'flowbite-svelte';
+  import { Button, Input } from 'flowbite-svelte';
+  import Floating from '$lib/ui/Floating.svelte';
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { resolve } from '$app/paths';
@@ -60,15 +61,7 @@
 </script>
 
 <Button class="push px-2!" onclick={() => void show()}>Find</Button>
-<Modal
-  bind:open
-  size="sm"
-  placement="top-center"
-  dismissable={false}
-  aria-label="Find"
-  transitionParams={{ duration: 0 }}
-  class="floats"
->
+<Floating bind:open label="Find">
   <Input
     class="field"
     type="search"
@@ -100,4 +93,4 @@
     {/each}
   </ul>
   {#if found.length === 0}<p class="p-2 text-quiet">Nothing here is called that.</p>{/if}
-</Modal>
+</Floating>

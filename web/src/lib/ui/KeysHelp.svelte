@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { Button, Checkbox, Kbd, Modal, Table } from 'flowbite-svelte';
+  import { Button, Checkbox, Kbd, Table } from 'flowbite-svelte';
+  import Floating from './Floating.svelte';
   import { onMount } from 'svelte';
   import { tinykeys } from 'tinykeys';
   import { singleKeys } from './keys.svelte';
@@ -19,15 +20,7 @@
 </script>
 
 <Button class="push px-2! max-sm:hidden!" aria-haspopup="dialog" onclick={() => (open = true)}>Keys</Button>
-<Modal
-  bind:open
-  size="xs"
-  placement="top-right"
-  dismissable={false}
-  aria-label="Keys"
-  transitionParams={{ duration: 0 }}
-  class="floats"
->
+<Floating bind:open label="Keys">
   <Table class="dense">
     <tbody>
       {#each keys as [key, what] (key)}
@@ -41,4 +34,4 @@
     </tbody>
   </Table>
   <Checkbox class="mt-2 gap-2" bind:checked={singleKeys.on}>single keys outside fields</Checkbox>
-</Modal>
+</Floating>
