@@ -68,7 +68,7 @@
   </li>
 {/snippet}
 
-<nav aria-label="Stations" class="screen-only">
+<nav aria-label="Stations" class="stays screen-only">
   <p class="hidden font-condensed text-quiet lg:block">{tag}</p>
   <h1 class="truncate leading-tight lg:mb-3 lg:whitespace-normal">
     <span class="font-condensed text-[15px] text-quiet lg:hidden">{tag}</span>

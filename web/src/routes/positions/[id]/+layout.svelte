@@ -275,6 +275,6 @@
       {/if}
       {@render children()}
     </main>
-    <div class="screen-only"><Ledger {station} goto={(path) => void goto(path)} /></div>
+    <div class="stays screen-only"><Ledger {station} goto={(path) => void goto(path)} /></div>
   </div>
 </div>
