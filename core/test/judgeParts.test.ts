@@ -195,7 +195,10 @@ it('at 550 V and above no cable is short enough for a winding not made for it; b
     );
   expect(of(549, '10 m')).toMatchObject({ outcome: 'pass', remedy: null });
   expect(of(549, '40 m')).toMatchObject({ outcome: 'pass', remedy: { kind: 'filter' } });
-  expect(of(550, '10 m')).toMatchObject({ outcome: 'pass', remedy: { kind: 'sine-filter' } });
+  expect(of(550, '10 m')).toMatchObject({
+    outcome: 'pass',
+    remedy: { kind: 'sine-filter', text: 'a sine filter at the drive' },
+  });
 });
 
 it('a source nobody described is a condition while a usual transformer would do, a caution where it would not', () => {
