@@ -123,6 +123,8 @@ describe('what the old motor’s failure taught', () => {
   });
 });
 
+/** What an old 25 hp motor has stamped on it. */
+const old = { power: '25 hp', voltage: '460 V', current: '31 A', speed: '1770 rpm', frequency: '60 Hz' } as const;
 const verdict = (r: Result, id: string) => r.candidates[0]?.verdicts.find((v) => v.requirement === id);
 const pinned = (over: Partial<CaseText>) =>
   solved({
@@ -153,7 +155,7 @@ it('a winding of class B is a caution on a drive and no question on the line; F 
   const own = (insulation: 'B' | 'F', method: 'direct' | 'drive') =>
     verdict(
       pinned({
-        plate: { power: '25 hp', voltage: '460 V', current: '31 A', speed: '1770 rpm', frequency: '60 Hz', insulation },
+        plate: { ...old, insulation },
         motor: { existing: true },
         method,
       }),
@@ -302,11 +304,7 @@ describe('numbers in verdicts, from the motor’s own row', () => {
           ? {}
           : {
               plate: {
-                power: '25 hp',
-                voltage: '460 V',
-                current: '31 A',
-                speed: '1770 rpm',
-                frequency: '60 Hz',
+                ...old,
                 frame,
               },
               motor: { existing: true },
@@ -334,11 +332,7 @@ describe('numbers in verdicts, from the motor’s own row', () => {
       verdict(
         pinned({
           plate: {
-            power: '25 hp',
-            voltage: '460 V',
-            current: '31 A',
-            speed: '1770 rpm',
-            frequency: '60 Hz',
+            ...old,
             serviceFactor,
           },
           motor: { existing: true },

@@ -12,6 +12,8 @@
   }
   let { changes, station }: Props = $props();
   const here = $derived(changes.figures.filter((f) => station === undefined || f.station === station));
+  /** Beside a station no more stand open than can be read at a glance. */
+  const most = $derived(station === undefined ? Infinity : 6);
   const elsewhere = $derived(changes.figures.filter((f) => station !== undefined && f.station !== station));
   const counts = $derived(
     [...new Set(elsewhere.map((f) => f.station))].map(
@@ -47,7 +49,11 @@
     </p>
   {/each}
 {/each}
-{@render figures(here)}
+{@render figures(here.slice(0, most))}
+{#if here.length > most}
+  <Fold headClass="text-[13px]" title="{here.length - most} more figures here">{@render figures(here.slice(most))}</Fold
+  >
+{/if}
 {#if elsewhere.length > 0}
   <Fold headClass="text-[13px]" title={`${here.length > 0 ? 'Figures elsewhere' : 'Figures'}: ${counts.join(', ')}`}>
     {@render figures(elsewhere)}

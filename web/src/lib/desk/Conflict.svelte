@@ -4,6 +4,7 @@
   import { readRevision } from '$lib/api';
   import { fieldName } from '$lib/ui/names';
   import type { Desk } from './desk.svelte';
+  import { unnamed } from './carried';
   import FieldChanges from './FieldChanges.svelte';
   import { putAt, type Json } from './paths';
 
@@ -27,7 +28,9 @@
   });
   const both = $derived(base && mergeCases(base, desk.case, theirs));
   let picks: Record<string, 'mine' | 'theirs'> = $state({});
-  const who = $derived(desk.conflict?.author ?? 'somebody');
+  const who = $derived(
+    desk.conflict === null || desk.conflict.author === unnamed ? 'somebody else' : desk.conflict.author,
+  );
   const show = (value: unknown): string =>
     value === undefined ? '—' : typeof value === 'string' ? value : JSON.stringify(value);
 
@@ -41,7 +44,7 @@
 </script>
 
 <section class="box mb-3 border-stop p-3" aria-labelledby="conflict" data-testid="conflict">
-  <h2 id="conflict">{desk.conflict?.author ?? 'Somebody'} saved this position after you opened it</h2>
+  <h2 id="conflict">This position was saved by {who} after you opened it</h2>
   <p class="mb-2 text-quiet">Nothing is overwritten. These fields differ:</p>
   {#if changes.length === 0}
     <p class="mb-2">Both say the same.</p>

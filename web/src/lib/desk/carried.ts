@@ -23,7 +23,10 @@ export function lastCommon(): Readonly<Record<string, unknown>> | undefined {
 
 const authorKey = 'pilgrim.author';
 
+/** Who saves where nobody said who. */
+export const unnamed = 'unnamed';
+
 /** Who saves here: said once on this machine. */
-export const author = (): string => localStorage.getItem(authorKey) ?? 'unnamed';
+export const author = (): string => localStorage.getItem(authorKey) ?? unnamed;
 export const setAuthor = (name: string): void =>
   name.trim() === '' ? localStorage.removeItem(authorKey) : localStorage.setItem(authorKey, name.trim());

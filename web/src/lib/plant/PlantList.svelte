@@ -8,7 +8,7 @@
     tableFeatures,
     type ColumnDef,
   } from '@tanstack/svelte-table';
-  import { Table } from 'flowbite-svelte';
+  import { Button, Table } from 'flowbite-svelte';
   import { resolve } from '$app/paths';
   import { entryOf, stationIds, stationNames, words } from '$lib/ui/names';
   import Mark from '$lib/ui/Mark.svelte';
@@ -76,10 +76,10 @@
             aria-sort={way === false ? undefined : way === 'asc' ? 'ascending' : 'descending'}
           >
             {#if column.getCanSort()}
-              <button type="button" class="min-h-6 whitespace-nowrap" onclick={() => column.toggleSorting()}
+              <Button class="link whitespace-nowrap" onclick={() => column.toggleSorting()}
                 >{column.columnDef.header}<span aria-hidden="true"
                   >{way === false ? '' : way === 'asc' ? ' ↑' : ' ↓'}</span
-                ></button
+                ></Button
               >
             {:else}{column.columnDef.header}{/if}
           </th>

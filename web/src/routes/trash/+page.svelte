@@ -34,7 +34,7 @@
       <Table class="dense" data-testid="trash">
         <thead
           ><tr
-            ><th>Tag</th><th>Position</th><th>Area</th><th>Deleted</th><th>Revisions</th><th
+            ><th>Tag</th><th>Position</th><th>Area</th><th>Deleted</th><th class="n">Revisions</th><th
               ><span class="sr-only">Bring back</span></th
             ></tr
           ></thead

@@ -136,7 +136,11 @@
   </Group>
 {:else}
   <Group title="Methods compared">
-    <p class="text-quiet">Nothing to start yet: it takes a load, a motor and the supply’s voltage.</p>
+    <p class="text-quiet">
+      {pinned && desk().result?.stations.load.state !== 'empty'
+        ? `With ${words(String(pinned))} alone no motor is admitted here: leave the method open, or see at Choice why.`
+        : 'Nothing to start yet: it takes a load, a motor and the supply’s voltage.'}
+    </p>
   </Group>
 {/if}
 <Group title="What it rests on">

@@ -2,7 +2,7 @@
   import { Alert, Button, Input } from 'flowbite-svelte';
   import { carriedCase } from '@pilgrim/core/carry';
   import { removePosition, startPosition } from '$lib/api';
-  import { author, setAuthor } from '$lib/desk/carried';
+  import { author, setAuthor, unnamed } from '$lib/desk/carried';
   import { onMount, tick, untrack } from 'svelte';
   import { goto as navigate, invalidateAll } from '$app/navigation';
   import { resolve } from '$app/paths';
@@ -74,7 +74,7 @@
     navigate(resolve('/positions/[id]/[station]', { id: data.position.id, station: to }), { noScroll: true });
 
   onMount(() => {
-    who = author() === 'unnamed' ? '' : author();
+    who = author() === unnamed ? '' : author();
     void desk.wake().then(() => desk.bringShelf(data.position.plantId, [data.position.tag, data.position.name]));
     const stationKeys = Object.fromEntries(
       stationIds.map((id, i) => [
@@ -220,7 +220,8 @@
       class="min-w-0 text-quiet max-lg:flex-1 max-lg:text-[13px] max-lg:leading-tight"
       data-testid="save-state"
     >
-      {states[desk.state]}{desk.state === 'saved' && desk.head
+      {desk.state === 'saved' && !desk.head ? 'Nothing saved yet' : states[desk.state]}{desk.state === 'saved' &&
+      desk.head
         ? ` ${formatDistanceToNow(new Date(desk.head.createdAt))} ago by ${desk.head.author}`
         : ''}. {desk.message}
     </span>
