@@ -1,5 +1,6 @@
 // Mutation testing: a seeded sample of one-place mutants of core, each run against the tests that reach it.
-//   node tools/mutate.mjs [PATH] [COUNT] [SEED]      PATH below core/src; without one, every area in turn
+//   node tools/mutate.mjs [PATH] [COUNT] [SEED] [FROM]   PATH below core/src; without one, every area in turn
+// FROM leaves out the first of the sample: what an earlier run has tried, or what another machine tries.
 // A mutant of what runs only while modules load (tables, laws' papers) is left out, and so are the words of sentences.
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
@@ -43,7 +44,7 @@ const areas = {
     ...['start', 'outside', 'replacement', 'history', 'hazard', 'special', 'firstChoice', 'beside', 'trade', 'known'],
   ],
 };
-const [path, count = '320', seed = '1'] = process.argv.slice(2);
+const [path, count = '320', seed = '1', from = '0'] = process.argv.slice(2);
 const mutator = { excludedMutations: ['StringLiteral'] };
 
 /** The same mutant has the same key as long as its own text stays, whatever moves around it. */
@@ -96,7 +97,7 @@ async function mutate(area) {
   if (files.length === 0) return undefined;
   process.env.PILGRIM_MUTATE_TESTS = (areas[area.split('/')[0]] ?? []).join(',');
   const all = await listed(files);
-  await onlySampled(new Set([...new Set(all)].sort().slice(0, Number(count))));
+  await onlySampled(new Set([...new Set(all)].sort().slice(Number(from), Number(count))));
   const results = await new Stryker({
     mutate: files,
     mutator,
@@ -137,11 +138,11 @@ const at = ({ line, column }) => ({ line: line - 1, column: column - 1 });
 const only = path === undefined ? Object.keys(areas) : [path];
 mkdirSync('.pilgrim/mutation', { recursive: true });
 for (const area of only) {
-  const from = Date.now();
+  const began = Date.now();
   const result = await mutate(area);
   if (!result || result.tried === 0) console.log(`${area}: nothing to mutate`);
   else {
-    const minutes = ((Date.now() - from) / 60_000).toFixed(1);
+    const minutes = ((Date.now() - began) / 60_000).toFixed(1);
     const of = `${result.all} in all, seed ${seed}, ${minutes} min`;
     const head = `${area}: ${share(result)} of ${result.tried} killed (${of})`;
     const text = `${head}\n${written(result)}\n`;

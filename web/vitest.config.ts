@@ -1,10 +1,13 @@
 import { fileURLToPath } from 'node:url';
 import { svelte } from '@sveltejs/vite-plugin-svelte';
+import { svelteTesting } from '@testing-library/svelte/vite';
 import { defineProject } from 'vitest/config';
 
+const at = (path: string): string => fileURLToPath(new URL(path, import.meta.url));
+
 export default defineProject({
-  plugins: [svelte()],
-  resolve: { alias: { $lib: fileURLToPath(new URL('./src/lib', import.meta.url)) }, conditions: ['browser'] },
+  plugins: [svelte(), svelteTesting()],
+  resolve: { alias: { $lib: at('./src/lib'), '$app/paths': at('./test/appPaths.ts') }, conditions: ['browser'] },
   test: {
     name: 'server',
     include: ['test/**/*.test.ts'],
