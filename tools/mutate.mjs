@@ -17,7 +17,7 @@ import { short } from './mutate.reporter.mjs';
 const areas = {
   quantity: ['quantity', 'workings'],
   practice: ['practice', 'practices', 'tables', 'frames', 'guard', 'laws', 'formulas', 'replacement'],
-  runs: ['runs', 'plans', 'figures', 'start'],
+  runs: ['runs', 'tried', 'plans', 'figures', 'start'],
   physics: [
     ...['machine', 'fit', 'operating', 'runup', 'transient', 'laws', 'formulas', 'load', 'log', 'figures', 'start'],
     ...['detail', 'startView', 'outside', 'properties'],

@@ -1,5 +1,6 @@
 export * from './bench';
 export * from './fitted';
 export * from './plans';
+export * from './problems';
 export * from './run';
 export * from './tried';

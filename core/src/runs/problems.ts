@@ -1,0 +1,189 @@
+import type { Motor } from '../catalogue';
+import type { Method } from '../contract';
+import { percent, type Needs } from '../needs';
+import type { Run, StartCase } from '../physics';
+import { keeps, unlimitedStart } from '../practice';
+import { writeQuantity } from '../quantity';
+
+/** Something against a method, with the id of the finding it makes where the method is the subject's. */
+export interface Problem {
+  readonly id:
+    | 'start.stalls'
+    | 'start.crawls'
+    | 'start.too-long'
+    | 'start.too-hot'
+    | 'start.supply-weak'
+    | 'start.six-leads'
+    | 'start.no-speed-control'
+    | 'start.jolts'
+    | 'start.little-margin'
+    | 'start.source-unknown'
+    | 'start.too-often';
+  /** A note is tight: it only just misses a house rule, and passes. */
+  readonly level: 'fail' | 'caution' | 'note';
+  readonly text: string;
+}
+
+/** Lines of judgement on a simulated start; common practice. */
+const line = {
+  /** Share of the permitted heat above which a start is a caution. */
+  hot: 0.7,
+  /** Least torque to spare ÷ rated torque. */
+  spare: 0.05,
+  /** A reduced stage should bring the machine at least this far, ÷ synchronous speed. */
+  reducedSpeed: 0.75,
+  /** Changeover current ÷ direct peak at which nothing is gained. */
+  nothingGained: 0.9,
+  /** Starts an hour over what heat bears: an estimate, so a caution up to this multiple. */
+  tooMany: 2,
+} as const;
+
+/** Starts an hour that any motor bears, spread out (NEMA MG 1 12.54: two from cold, one from hot; from memory). */
+const alwaysBorne = 2;
+
+/** What stands where there is no run: star-delta on a motor not made for it. */
+export function missingLeads({ name, deltaVoltage }: Motor): Problem {
+  const has = deltaVoltage === null ? 'does not say it has them' : `has delta at ${writeQuantity(deltaVoltage, 'V')}`;
+  return {
+    id: 'start.six-leads',
+    level: 'fail',
+    text: `Star-delta needs both ends of three windings and delta at line voltage; ${name} ${has}.`,
+  };
+}
+
+/**
+ * What speaks against a start as it was simulated, worst first. `directPeak`: A, where a changeover is compared with a
+ * direct start; `starts`: what the motor bears an hour, undefined where nothing limits it.
+ */
+export function problemsOf(
+  needs: Needs,
+  bench: StartCase,
+  method: Method,
+  run: Run,
+  directPeak: number | undefined,
+  starts: number | undefined,
+): Problem[] {
+  const list: Problem[] = [];
+  const add = (id: Problem['id'], level: Problem['level'], text: string): void => void list.push({ id, level, text });
+  const synchronous = (120 * bench.feed.frequency) / bench.circuit.poles;
+  const stage = stageNames[method];
+  if (run.outcome === 'stalled')
+    add(
+      'start.stalls',
+      'fail',
+      `Stalls${stage ? ` ${stage}` : ''}: at ${run.heldAt ? `${Math.round(run.heldAt)} r/min` : 'standstill'} ` +
+        `the load asks ${writeQuantity(-run.margin, 'N.m')} more than the motor gives.`,
+    );
+  else if (run.outcome === 'crawling')
+    add(
+      'start.stalls',
+      'fail',
+      `Crawls: the load crosses the motor’s torque at ${percent((run.heldAt ?? 0) / synchronous)} ` +
+        `speed${stage ? ` ${stage}` : ''}.`,
+    );
+  else if (run.outcome === 'unfinished')
+    add(
+      'start.too-long',
+      'fail',
+      `Not at speed after ${writeQuantity(run.events.at(-1)?.time ?? 600, 's')} ` +
+        `and more; the simulation gives up at ten minutes.`,
+    );
+  const changed = run.events.find((e) => e.what === 'changed-over');
+  if (changed && run.outcome === 'running') {
+    const reached = changed.speed / synchronous;
+    const gain = directPeak === undefined ? 0 : (run.changeoverCurrent ?? 0) / directPeak;
+    if (run.heldAt !== undefined && run.heldAt < line.reducedSpeed * synchronous)
+      add(
+        'start.crawls',
+        'caution',
+        `The load crosses the motor’s torque at ${percent(run.heldAt / synchronous)} ` +
+          `speed ${stage}: it crawls there until the changeover.`,
+      );
+    else if (reached < line.reducedSpeed)
+      add(
+        'start.crawls',
+        'caution',
+        `The load crosses the motor’s torque at about ${percent(reached)} speed ` +
+          `${stage}: no more is to be had before the changeover.`,
+      );
+    if (gain > line.nothingGained)
+      add(
+        'start.jolts',
+        reached < line.reducedSpeed ? 'fail' : 'caution',
+        `The changeover at ${percent(reached)} speed draws ` +
+          `${writeQuantity(run.changeoverCurrent ?? 0, 'A')}, nearly as much as a direct start.`,
+      );
+  }
+  const { permitted } = needs.start;
+  if (run.time !== undefined && run.time > permitted.value)
+    add(
+      'start.too-long',
+      'fail',
+      `Takes ${writeQuantity(run.time, 's')} to speed; ` +
+        `${
+          permitted.machine
+            ? `this machine wants to be there within ${permitted.text}, for its bearings`
+            : `${permitted.text} is permitted`
+        }.`,
+    );
+  const heat = Math.max(run.statorHeat, run.rotorHeat);
+  if (run.outcome === 'running' && heat > 1)
+    add('start.too-hot', 'fail', `Heats the motor to ${percent(heat)} of what it bears from hot.`);
+  else if (run.outcome === 'running' && heat > line.hot)
+    add(
+      'start.too-hot',
+      'caution',
+      `Heats the motor to ${percent(heat)} of what it bears from hot: no second start soon.`,
+    );
+  if (needs.supply.impedance === undefined) {
+    if (method !== 'drive' && bench.ratedTorque * bench.load.speed * (Math.PI / 30) > unlimitedStart)
+      add('start.source-unknown', 'caution', 'The source is not described: the dip cannot be judged.');
+  } else {
+    const kept = keeps(run.dip, needs.rules.maxDip);
+    if (kept !== 'well')
+      add(
+        'start.supply-weak',
+        kept === 'tight' ? 'note' : 'fail',
+        `Dips the bus by ${percent(run.dip, 1)}; ${percent(needs.rules.maxDip)} ` +
+          `is the house rule${kept === 'tight' ? ': tight' : ''}.`,
+      );
+  }
+  const { startLimit } = needs.supply;
+  if (startLimit !== undefined && run.peakLine > startLimit)
+    add(
+      'start.supply-weak',
+      'fail',
+      `Draws ${writeQuantity(run.peakLine, 'A')}; the supplier lets a start draw ${writeQuantity(startLimit, 'A')}.`,
+    );
+  const { perHour } = needs.start;
+  const borne = Math.max(starts ?? Infinity, alwaysBorne);
+  if (perHour !== undefined && perHour > borne)
+    add(
+      'start.too-often',
+      perHour > line.tooMany * borne ? 'fail' : 'caution',
+      `${perHour} starts an hour asked; it bears about ${writeQuantity(borne, '1/h')} ` +
+        `at this load. Start gentler, take a larger motor, or leave it running.`,
+    );
+  if (run.outcome === 'running' && run.margin < line.spare * bench.ratedTorque)
+    add(
+      'start.little-margin',
+      'caution',
+      run.margin < 0
+        ? `Waits: at ${Math.round(run.marginSpeed)} r/min the load asks ${writeQuantity(-run.margin, 'N.m')} ` +
+            `more than the motor gives, until the voltage comes back.`
+        : `Only ${writeQuantity(run.margin, 'N.m')} to spare at ${Math.round(run.marginSpeed)} r/min.`,
+    );
+  if (needs.speed.variable && method !== 'drive')
+    add('start.no-speed-control', 'fail', 'Does not control speed, which this machine has use for.');
+  const order = { fail: 0, caution: 1, note: 2 };
+  return list.toSorted((a, b) => order[a.level] - order[b.level]);
+}
+
+/** How a method's reduced stage is spoken of. */
+const stageNames: Readonly<Partial<Record<Method, string>>> = {
+  'star-delta': 'in star',
+  autotransformer: 'on the tap',
+  'primary-reactor': 'on the series element',
+  'soft-starter': 'at the current limit',
+  drive: 'at the current limit',
+};
