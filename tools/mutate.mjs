@@ -26,7 +26,7 @@ const areas = {
     ...['verdicts', 'choice', 'firstChoice', 'beside', 'trade', 'known', 'practice', 'judgement', 'special', 'start'],
     ...['judgeParts', 'findings', 'history', 'columns', 'judgeTell', 'hazard', 'plateSupply'],
   ],
-  needs: ['choice', 'firstChoice', 'judgement', 'stations', 'figures', 'load', 'special', 'start'],
+  needs: ['needs', 'choice', 'firstChoice', 'judgement', 'stations', 'figures', 'load', 'special', 'start'],
   stations: [
     ...[
       'stations',
