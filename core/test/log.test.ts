@@ -22,6 +22,16 @@ describe('a logger’s readings become hours a year', () => {
     ]);
     expect(p.full).toBe(50);
   });
+  it('a log may begin at any time of the clock: what counts is the time it covers', () => {
+    const from = 1.7e9;
+    const p = profile(
+      [0, 10, 20, 30].map((t) => ({ time: from + t, value: 50 })),
+      flowLog,
+    );
+    expect(p.span).toBe(30);
+    const brief = [0, 0.3, 0.9].map((t) => ({ time: from + t, value: 50 }));
+    expect(profileFromLog(brief, flowLog)).toMatchObject({ ok: false });
+  });
   it('four usual intervals are no gap yet, more are', () => {
     const at = (late: number) =>
       profile(

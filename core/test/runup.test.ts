@@ -518,6 +518,10 @@ describe('what happens on the way', () => {
     });
     if (!value) expect.fail('no window');
     expect(value.earliest).toBeGreaterThan(0.1);
+    // It is when star opens, not when delta closes half a second later.
+    const slow = { method: 'star-delta', pause: 0.5, changeover: { at: 'speed', share: 0.8 } } as const;
+    const late = physics.changeoverWindow(s, slow).value?.earliest ?? NaN;
+    expect(Math.abs(late - value.earliest)).toBeLessThan(0.1);
     expect(value.latest).toBeGreaterThanOrEqual(value.earliest);
     const at = simulate(s, { method: 'star-delta', pause: 0.05, changeover: { at: 'time', time: value.earliest } });
     expect(at.outcome).toBe('running');

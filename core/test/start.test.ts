@@ -340,6 +340,10 @@ describe('settings found', () => {
     expect(parseFloat(String(of('start.softStarter.stop').value))).toBeGreaterThanOrEqual(10);
     // 20 L ÷ a at 1200 m/s: 1.8 km want 30 s.
     expect(physics.gentlestStop(s.bench, 1800)).toBeCloseTo(30, 6);
+    // 9.5493 r/min are 1 rad/s: to half of it 6 kg·m² coast 5 s against 0.6 × 1 N·m; a ramp takes three times that.
+    const load = { ...s.bench.load, speed: 30 / Math.PI, torque: 1 };
+    expect(physics.gentlestStop({ ...s.bench, inertia: 6, load }, undefined)).toBeCloseTo(15, 9);
+    expect(physics.gentlestStop({ ...s.bench, inertia: 3, load }, undefined)).toBe(10);
     const slams = solved(
       malt({
         method: 'soft-starter',
