@@ -4,6 +4,7 @@ import {
   comparedMethods,
   genericMotors,
   judge,
+  motorsFor,
   nameplate,
   poleOptions,
   readCase,
@@ -55,6 +56,11 @@ const shelf: readonly Motor[] = nameplate.shelfMotors(entries, input.practice).m
 
 const bench = new Bench({ time: 1000 });
 bench.add('read a case', () => void readCase(JSON.parse(text)));
+const own = motorsFor(needs.practice.id, [], { frequency: needs.supply.frequency, letters: [] });
+bench.add(
+  `screen the ${own.length} motors of the practice × ${comparedMethods.length} methods`,
+  () => void judge(needs, own, comparedMethods),
+);
 bench.add(
   `screen the whole catalogue: ${all.length} motors × ${comparedMethods.length} methods, every verdict and margin`,
   () => void judge(needs, all, comparedMethods),

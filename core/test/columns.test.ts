@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { genericMotors, practiceById, starterPriceIndex, type Motor } from '@pilgrim/core';
+import { genericMotors, practice, practiceById, starterPriceIndex, type Motor } from '@pilgrim/core';
 import { buildColumns, starterPrices, supplyColumns } from '../src/judge/columns';
 
 /** What is kept of every motor of a list is that motor's own, whichever place it stands at. */
@@ -31,8 +31,12 @@ describe('columns of build', () => {
       expect(c.inverterDuty[i]).toBe(Number(m.inverterDuty));
       expect(c.enclosures[i]).toBe(m.enclosure);
     }
-    // The bulk that prices grow with: a larger motor has more of it.
-    expect(buildColumns(na, [of('na-tefc-50hp-4p')]).bulk[0]).toBeGreaterThan(c.bulk[0] ?? NaN);
+    // Of every remedy's price: 40 and 5 times kW to the power 0.8 for an adapter, and so on in the order of the kinds.
+    const kinds = practice.remedyKinds;
+    for (const [i, m] of list.entries())
+      for (const [k, kind] of kinds.entries())
+        expect(c.remedyPrices[i * kinds.length + k]).toBe(practice.remedyPrice(kind, practice.bulkOf(m.power)));
+    expect(c.remedyPrices[kinds.indexOf('adapter')]).toBe(Math.round(40 + 5 * (base.power / 1000) ** 0.8));
   });
 
   it('a winding of class F or above is a hot one, of class B not', () => {

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { readCase, solveWith, type CaseText, type Solved } from '@pilgrim/core';
+import { genericMotors, judge, readCase, solveWith, type CaseText, type Solved } from '@pilgrim/core';
+import { asked } from '../src/judge/requirements';
 import { conveyor, figure } from './cases';
 import { likelyCase } from './randomCases';
 
@@ -34,6 +35,30 @@ describe('judge equals tell', () => {
       const judged = Number(/([\d.]+) rpm/.exec(text)?.[1]);
       expect(Math.abs(judged / told - 1), text).toBeLessThan(0.006);
     }
+  });
+  it('what is of the motor itself is judged alike by every method that is no drive', () => {
+    const motors = genericMotors().filter((_, i) => i % 40 === 0);
+    const at = asked.flatMap((r, column) => (r.of === 'motor' ? [column] : []));
+    const R = asked.length;
+    const methods = ['direct', 'star-delta', 'soft-starter'] as const;
+    let seen = 0;
+    for (const { screening } of chosen.slice(0, 30)) {
+      if (!screening) continue;
+      const together = judge(screening.needs, motors, ['drive', ...methods]);
+      for (const [m, method] of methods.entries()) {
+        const alone = judge(screening.needs, motors, [method]);
+        for (let i = 0; i < motors.length; i++)
+          for (const column of at) {
+            const [all, one] = [(i * 4 + m + 1) * R + column, i * R + column];
+            seen += Number((alone.outcomes[one] ?? -1) > 0);
+            expect(together.outcomes[all]).toBe(alone.outcomes[one]);
+            expect(together.margins[all]).toBe(alone.margins[one]);
+            expect(together.answers[all]).toBe(alone.answers[one]);
+          }
+        for (let i = 0; i < motors.length; i++) expect(together.price[i * 4 + m + 1]).toBe(alone.price[i]);
+      }
+    }
+    expect(seen).toBeGreaterThan(500);
   });
   it('dip of the simulated start', () => {
     for (const { result, screening } of chosen) {

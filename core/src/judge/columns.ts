@@ -1,7 +1,7 @@
 import { starterPriceIndex, type Motor } from '../catalogue';
 import type { Method } from '../contract';
 import { specialOfFrame, type SpecialPart } from '../nameplate';
-import { bulkOf, type Practice } from '../practice';
+import { bulkOf, remedyKinds, remedyPrice, type Practice } from '../practice';
 import { code } from './code';
 import { connectionFor, isShortShaft, starDeltaFits } from '../needs';
 
@@ -11,8 +11,8 @@ import { connectionFor, isShortShaft, starDeltaFits } from '../needs';
  */
 export interface BuildColumns {
   readonly frequency: Float64Array;
-  /** What prices of remedies grow with. */
-  readonly bulk: Float64Array;
+  /** Price index of every remedy for every motor (motor × kinds + kind). */
+  readonly remedyPrices: Float64Array;
   readonly maxSpeed: Float64Array;
   readonly pulseRating: Float64Array;
   readonly serviceFactor: Float64Array;
@@ -20,6 +20,8 @@ export interface BuildColumns {
   /** Least nominal efficiency asked of a new motor of this rating today. */
   readonly floor: Float64Array;
   readonly leastSheave: Float64Array;
+  /** Inertia that the standard's motor of half this rating starts, kg·m². */
+  readonly halfInertia: Float64Array;
   readonly turndownVariable: Float64Array;
   readonly turndownConstant: Float64Array;
   readonly shortShaft: Uint8Array;
@@ -73,7 +75,7 @@ const flags = (motors: readonly Motor[], of: (m: Motor) => boolean): Uint8Array 
 
 const keptBuild = kept((practice, motors): BuildColumns => ({
   frequency: floats(motors, (m) => m.frequency),
-  bulk: floats(motors, (m) => bulkOf(m.power)),
+  remedyPrices: Float64Array.from(motors.flatMap((m) => remedyKinds.map((k) => remedyPrice(k, bulkOf(m.power))))),
   maxSpeed: floats(motors, (m) => m.maxSpeed),
   pulseRating: floats(motors, (m) => m.pulseRating),
   serviceFactor: floats(motors, (m) => m.serviceFactor),
@@ -87,6 +89,7 @@ const keptBuild = kept((practice, motors): BuildColumns => ({
         : undefined,
   ),
   leastSheave: floats(motors, (m) => (m.frame === null ? undefined : practice.leastSheave(m.frame)?.value)),
+  halfInertia: floats(motors, (m) => halfInertiaOf(practice, m)),
   turndownVariable: floats(motors, (m) => m.turndown.variableTorque),
   turndownConstant: floats(motors, (m) => m.turndown.constantTorque),
   shortShaft: flags(motors, (m) => isShortShaft(m.frame)),
@@ -101,6 +104,10 @@ const keptBuild = kept((practice, motors): BuildColumns => ({
   enclosures: motors.map((m) => m.enclosure),
   special: motors.map((m) => specialOfFrame(m.frame === null ? undefined : practice.frame(m.frame, m.poles))),
 }));
+
+/** Inertia that the standard's motor of half this one's rating starts, kg·m². */
+export const halfInertiaOf = (practice: Practice, { power, poles }: Pick<Motor, 'power' | 'poles'>): number =>
+  practice.inertiaLimit(power / 2, poles).value;
 
 /** Later than any date of application a practice knows. */
 const newestYear = 9999;
@@ -130,6 +137,15 @@ export const supplyColumns = (
   motors: readonly Motor[],
   supply: number | undefined,
 ): SupplyColumns => keptSupply(practice, motors, supply === undefined ? '' : String(supply));
+
+const keptFrames = kept((_practice, motors, old) => {
+  const wanted = old.trim().toUpperCase();
+  return flags(motors, (m) => m.frame === wanted || m.frame?.toUpperCase() === wanted);
+});
+
+/** Which motors of a list have the old one's frame. */
+export const sameFrames = (practice: Practice, motors: readonly Motor[], old: string): Uint8Array =>
+  keptFrames(practice, motors, old);
 
 const keptPrices = kept((_practice, motors, key) => {
   const methods = key.split(',');

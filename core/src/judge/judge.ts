@@ -2,12 +2,12 @@ import { genericMotors, motorColumns, type Motor } from '../catalogue';
 import type { Method } from '../contract';
 import { directSpeed, driveOverload, inputOf, settledSpeed, type Needs } from '../needs';
 import { isVariableTorque, methodShares, presentValue, shaftPower, speedRatio, torqueRatio } from '../physics';
-import { presentRatio, remedyKinds, remedyPrice } from '../practice';
+import { presentRatio, remedyKinds } from '../practice';
 import { triedOf, type Tried } from '../runs';
 import { answer, columnOf, R, type Judged } from './asked';
-import { buildColumns, starterPrices, supplyColumns } from './columns';
+import { buildColumns, sameFrames, starterPrices, supplyColumns } from './columns';
 import { code } from './code';
-import { problemCode, type Bench, type Entry } from './requirement';
+import { problemCode, whenSimulated, type Bench, type Entry, type Requirement } from './requirement';
 import { asked } from './requirements';
 
 /**
@@ -23,7 +23,7 @@ export function judge(needs: Needs, motors: readonly Motor[], methods: readonly 
     c: columns,
     build: buildColumns(needs.practice, motors),
     supply: supplyColumns(needs.practice, motors, needs.supply.voltage),
-    frame: sameFrames(needs.oldFrame, motors),
+    frame: needs.oldFrame === undefined ? undefined : sameFrames(needs.practice, motors, needs.oldFrame),
     runUp: runUpRatio(needs),
     overload: driveOverload(needs),
     variableTorque: isVariableTorque(needs.load.shape),
@@ -71,12 +71,42 @@ function assessor(judged: Judged): Assess {
   const M = methods.length;
   const starters = starterPrices(needs.practice, bench.motors, methods);
   const list = asked.flatMap((of, column) =>
-    of.applies(needs) ? [{ of, column, counts: !needs.waived.has(of.id) }] : [],
+    of.applies(needs) ? [{ of, column, counts: !needs.waived.has(of.id), ofMotor: of.of === 'motor' }] : [],
   );
+  // What only a run can say stands at none until there is one.
+  const closed = list.filter(({ of }) => of.judge !== whenSimulated);
   const year: Year = { ratios: yearRatios(needs), annuity: presentValue(needs.discountRate, needs.years) };
   const shares = methods.map((method) => methodShares(method, needs.starter));
   const power = columnOf('power');
+  // What is of the motor itself is the same by every method that is no drive: it is judged for the first of them.
+  const first = methods.findIndex((method) => method !== 'drive');
   const at = newEntry();
+  const { remedyPrices } = bench.build;
+  const K = remedyKinds.length;
+  /** One requirement of the entry stood at, by closed form or by its run, into the columns. */
+  const judgeOne = (of: Requirement, index: number, tried: Tried | undefined): void => {
+    at.remedy = undefined;
+    at.condition = false;
+    let outcome = of.judge(bench, at);
+    if (tried && of.problems.length > 0) {
+      at.margin = of.marginOf(bench, at, tried);
+      outcome = problemCode(tried, of.problems);
+    }
+    if (outcome === code.none) {
+      outcomes[index] = code.none;
+      return;
+    }
+    margins[index] = bounded(at.margin);
+    answers[index] = answer.none;
+    if (outcome === code.caution && at.remedy !== undefined) {
+      outcome = code.pass;
+      answers[index] = answer.remedy + remedyKinds.indexOf(at.remedy);
+    } else if (outcome === code.caution && at.condition) {
+      outcome = code.pass;
+      answers[index] = answer.condition;
+    }
+    outcomes[index] = outcome;
+  };
   const assess: Assess = (i, m, direct, tried) => {
     const entry = i * M + m;
     const method = methods[m] ?? 'direct';
@@ -86,36 +116,23 @@ function assessor(judged: Judged): Assess {
     let open = 0;
     let conditions = 0;
     let remedies = 0;
-    for (const { of, column, counts } of list) {
-      at.remedy = undefined;
-      at.condition = false;
-      let outcome = of.judge(bench, at);
-      if (tried && of.problems.length > 0) {
-        at.margin = of.marginOf(bench, at, tried);
-        outcome = problemCode(tried, of.problems);
-      }
+    const again = !at.drive && m !== first;
+    for (const { of, column, counts, ofMotor } of tried ? list : closed) {
       const index = entry * R + column;
-      if (outcome === code.none) {
-        outcomes[index] = code.none;
-        continue;
-      }
-      const margin = bounded(at.margin);
-      margins[index] = margin;
-      answers[index] = answer.none;
-      if (outcome === code.caution && at.remedy !== undefined) {
-        outcome = code.pass;
-        answers[index] = answer.remedy + remedyKinds.indexOf(at.remedy);
-        if (counts) remedies += remedyPrice(at.remedy, bench.build.bulk[i] ?? 0);
-      } else if (outcome === code.caution && at.condition) {
-        outcome = code.pass;
-        answers[index] = answer.condition;
-        if (counts) conditions++;
-      }
-      outcomes[index] = outcome;
-      if (!counts) continue;
+      if (again && ofMotor) {
+        const there = index + (first - m) * R;
+        outcomes[index] = outcomes[there] ?? code.none;
+        margins[index] = margins[there] ?? 0;
+        answers[index] = answers[there] ?? answer.none;
+      } else judgeOne(of, index, tried);
+      const outcome = outcomes[index] ?? code.none;
+      if (outcome === code.none || !counts) continue;
+      const answered = answers[index] ?? answer.none;
+      if (answered >= answer.remedy) remedies += remedyPrices[i * K + answered - answer.remedy] ?? 0;
+      else if (answered === answer.condition) conditions++;
       if (outcome > bad) bad = outcome;
       if (outcome === code.caution) open++;
-      if (outcome === code.fail) shortfall += 1 + Math.min(10, Math.max(0, -margin));
+      else if (outcome === code.fail) shortfall += 1 + Math.min(10, Math.max(0, -(margins[index] ?? 0)));
     }
     judged.worst[entry] = bad;
     judged.open[entry] = open;
@@ -257,12 +274,6 @@ function runUpRatio({ load }: Needs): number {
   let most = 0;
   for (let x = 0.1; x < 0.75; x += 0.1) most = Math.max(most, torqueRatio(load.shape, x));
   return most * load.startRatio;
-}
-
-function sameFrames(old: string | undefined, motors: readonly Motor[]): Uint8Array | undefined {
-  if (old === undefined) return undefined;
-  const wanted = old.trim().toUpperCase();
-  return Uint8Array.from(motors, (m) => Number(m.frame === wanted || m.frame?.toUpperCase() === wanted));
 }
 
 interface YearRatio {

@@ -78,7 +78,10 @@ export interface Condition {
 /** One thing asked of a motor with its starter: everything that is known of it stands in its file. */
 export interface Requirement<I extends string = string> {
   readonly id: I;
-  /** Of the motor itself, or of how it is started and fed. */
+  /**
+   * Of the motor itself, the same by every method that is no drive (and judged for the first of them alone), or of how
+   * it is started and fed.
+   */
   readonly of: 'motor' | 'method';
   /** Whether the margin is a number to tell. */
   readonly told: boolean;
@@ -123,6 +126,9 @@ export function requirement<const I extends string>(
     ...spec,
   };
 }
+
+/** How what only a simulated start tells (time, heat, how often) is judged without one: not at all. */
+export const whenSimulated = (): number => code.none;
 
 /** Fails below nothing left, is a caution below what is wanted in reserve. */
 export const withReserve = (reserve: number, wanted: number): number =>

@@ -2,6 +2,7 @@ import { percent, shareLeft, type Needs } from '../../needs';
 import { shaftPower } from '../../physics';
 import { writeQuantity } from '../../quantity';
 import { code } from '../code';
+import { halfInertiaOf } from '../columns';
 import { requirement, type Bench, type Entry } from '../requirement';
 import { tight } from '../../practice';
 
@@ -25,7 +26,7 @@ export const loading = requirement({
     if (share >= least * (1 - tight)) return code.pass;
     const power = c.power[e.i] ?? 0;
     const exempt = power <= (smallest.get(c.poles[e.i] ?? 0) ?? 0) * 1.01 || build.onShelf[e.i] === 1;
-    if (exempt || reasonFor(needs, power, c.poles[e.i] ?? 4, share) !== undefined) return code.pass;
+    if (exempt || reasonFor(needs, build.halfInertia[e.i] ?? NaN, share) !== undefined) return code.pass;
     return share < never && !pinned ? code.fail : code.caution;
   },
   sentence({ outcome, margin, motor, needs }) {
@@ -34,7 +35,7 @@ export const loading = requirement({
     if (outcome === 'pass') {
       if (margin >= -tight) return `${text}.`;
       const shelf = motor.stock === undefined ? 'it is the smallest size made' : 'it lies on the own shelf';
-      return `${text}: ${reasonFor(needs, motor.power, motor.poles, share) ?? shelf}.`;
+      return `${text}: ${reasonFor(needs, halfInertiaOf(needs.practice, motor), share) ?? shelf}.`;
     }
     return (
       `${text}, ${percent(needs.rules.leastLoading)} is the least by house rule: too large for its ` +
@@ -64,12 +65,7 @@ const oneSize = 0.8;
  * Why the case itself asks for a motor this much larger than its steady load; undefined where it does not. What is
  * asked k times over excuses a loading down to 1/k and a size less: beyond that it is too large for the peak as well.
  */
-function reasonFor(
-  { load, speed, start, practice, rules }: Needs,
-  power: number,
-  poles: number,
-  share: number,
-): string | undefined {
+function reasonFor({ load, speed, start, rules }: Needs, halfInertia: number, share: number): string | undefined {
   const excuses = (times: number): boolean => share > oneSize * Math.min(rules.leastLoading, 1 / times);
   if (load.shape.kind === 'constant-power' && excuses(speed.variable ? 1 / Math.max(speed.min, 0.01) : 1))
     return 'constant power sizes it at its lowest speed';
@@ -78,6 +74,7 @@ function reasonFor(
   if (load.thermal > sizes.thermal && excuses(load.thermal)) return 'the heat of its cycle sizes it';
   if (load.breakaway > sizes.breakaway && excuses(load.breakaway)) return 'breakaway sizes it';
   // More inertia than the standard's motor starts, of half this rating.
-  const heavy = start.loadInertia !== undefined && start.loadInertia > practice.inertiaLimit(power / 2, poles).value;
-  return heavy ? 'the inertia to be started sizes it' : undefined;
+  return start.loadInertia !== undefined && start.loadInertia > halfInertia
+    ? 'the inertia to be started sizes it'
+    : undefined;
 }

@@ -1,10 +1,6 @@
 import { percent } from '../../needs';
 import { writeQuantity } from '../../quantity';
-import { code } from '../code';
-import { problemText, requirement } from '../requirement';
-
-/** What only a simulated start tells: time, heat, and how often. Without one they are not judged. */
-const whenSimulated = () => code.none;
+import { problemText, requirement, whenSimulated } from '../requirement';
 
 export const startTime = requirement({
   id: 'start-time',
