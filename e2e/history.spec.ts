@@ -1,8 +1,10 @@
 import { expect, test } from '@playwright/test';
+import { counted, within } from './count';
 import { awake, openStation, ownPosition } from './helpers';
 
 test('a mistake is found in the history, with what it did, and taken back', async ({ page, request }) => {
   const { id } = await ownPosition(request, 'HIS-01', '07-kn-410.json');
+  const effort = await counted(page);
   await openStation(page, id, 'place');
   const choice = page.getByTestId('standing-choice');
   const before = await choice.textContent();
@@ -29,6 +31,7 @@ test('a mistake is found in the history, with what it did, and taken back', asyn
   await expect(differs.getByRole('row', { name: /Ambient at the motor/ })).toContainText('46 degC');
   await page.keyboard.press('Control+s');
   await expect(revisions.getByRole('row')).toHaveCount(5);
+  within(await effort(), 60);
 });
 
 test('undo says what it takes back, and gives it back', async ({ page, request }) => {
@@ -53,6 +56,7 @@ test('what two people changed is put together, and what both changed is asked', 
   baseURL,
 }) => {
   const { id, study } = await ownPosition(request, 'HIS-03', '07-kn-410.json');
+  const effort = await counted(page);
   const context = await browser.newContext({ baseURL });
   const other = await context.newPage();
   await openStation(page, id, 'place');
@@ -76,6 +80,7 @@ test('what two people changed is put together, and what both changed is asked', 
   await expect(page.getByLabel('Lowest ambient')).toHaveValue('5 °C');
   const kept: object[] = await (await request.get(`/api/v1/studies/${study}/revisions`)).json();
   expect(kept).toHaveLength(3);
+  within(await effort(), 60);
   await context.close();
 });
 

@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
+import { counted, within } from './count';
 import { awake } from './helpers';
 
 test('a list of 200 becomes positions: three bad rows told by line, one answer for all rows, then all of them at once', async ({
@@ -14,6 +15,7 @@ test('a list of 200 becomes positions: three bad rows told by line, one answer f
   });
   const file = ['Tag,Description,kW,Volts,Amps,RPM,Hz,Machine', ...rows].join('\n');
 
+  const effort = await counted(page);
   await page.goto('/');
   await awake(page);
   await page.getByRole('link', { name: 'Bring in a list' }).click();
@@ -31,6 +33,7 @@ test('a list of 200 becomes positions: three bad rows told by line, one answer f
   await told.getByRole('button', { name: 'Make 197 positions' }).click();
   await expect(page.getByRole('progressbar')).toBeVisible();
   await expect(page.getByRole('status')).toContainText('197 positions were made of plant.csv', { timeout: 90_000 });
+  within(await effort(), 60);
   const listed: { tag: string; area: string; choice: string | null }[] = await (
     await request.get('/api/v1/positions')
   ).json();

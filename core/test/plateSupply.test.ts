@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { CaseText, Result } from '@pilgrim/core';
+import { nameplate, type CaseText, type Result } from '@pilgrim/core';
 import { figure, findingIds, solved } from './cases';
 
 const on = (practice: CaseText['practice'], voltage: string, frequency: string, plate: CaseText['plate']): Result =>
@@ -23,6 +23,76 @@ const eu = {
   frequency: '50 Hz',
   efficiency: 0.921,
 } as const;
+
+describe('a plate for several voltages', () => {
+  const bare = (practice: CaseText['practice'], plate: CaseText['plate'], supply?: CaseText['supply']): Result =>
+    solved({ format: 'pilgrim.case/1', practice, plate, ...(supply && { supply }) });
+  const asked = (r: Result) => r.findings.find((f) => f.id === 'plate.several-voltages');
+
+  it('asks what the supply is, and offers the systems its voltages are made for (ANSI C84.1)', () => {
+    const r = bare('north-america', { ...us, voltage: '208-230/460 V', current: '79-72/36 A' });
+    expect(asked(r)?.level).toBe('caution');
+    expect(asked(r)?.text).toContain('208 V, 230 V or 460 V');
+    expect(asked(r)?.suggestions.map((s) => [s.field, s.value])).toEqual([
+      ['supply.voltage', '208 V'],
+      ['supply.voltage', '240 V'],
+      ['supply.voltage', '480 V'],
+    ]);
+    expect(r.findings.find((f) => f.id === 'load.missing')?.text).toContain('say what the supply’s voltage is');
+    expect(r.choice).toBeNull();
+  });
+  it('is answered by any of them, and then its rating stands for the load', () => {
+    const r = bare('north-america', us);
+    for (const { value } of asked(r)?.suggestions ?? []) {
+      const told = bare('north-america', us, { voltage: String(value) });
+      expect(asked(told)).toBeUndefined();
+      expect(told.choice?.basis).toBe('plate');
+      expect(findingIds(told)).not.toContain('plate.voltage-mismatch');
+    }
+    expect(asked(r)?.suggestions).toHaveLength(2);
+  });
+  it('an IEC plate is rated for the system itself (IEC 60038)', () => {
+    expect(asked(bare('iec', eu))?.suggestions.map((s) => s.value)).toEqual(['400 V', '690 V']);
+    // An IEC plate in a case that was begun by the other practice is still that.
+    expect(asked(bare('north-america', { ...eu, frame: '160L' }))?.suggestions.map((s) => s.value)).toEqual([
+      '400 V',
+      '690 V',
+    ]);
+  });
+  it('one voltage asks nothing', () => {
+    const r = bare('north-america', { ...us, voltage: '460 V', current: '36 A' });
+    expect(asked(r)).toBeUndefined();
+    expect(r.choice?.basis).toBe('plate');
+    expect(bare('iec', {}).findings.find((f) => f.id === 'load.missing')?.text).toContain('give a complete plate');
+  });
+});
+
+describe('a plate stamped the other way', () => {
+  const noted = (practice: CaseText['practice'], over: Partial<CaseText>): Result['findings'][number] | undefined =>
+    solved({ format: 'pilgrim.case/1', practice, ...over }).findings.find((f) => f.id === 'plate.tradition');
+  it('is told where nothing says where the machine stands, with the practice to take', () => {
+    const by = noted('iec', { plate: us });
+    expect(by?.text).toBe('The plate is stamped the North American way; the case works by IEC practice.');
+    expect(by?.suggestions).toEqual([
+      { field: 'practice', value: 'north-america', why: 'work by North American practice' },
+    ]);
+    expect(noted('north-america', { plate: eu })?.suggestions[0]?.value).toBe('iec');
+  });
+  it('is nothing to tell where it is the case’s own, where the site is known, or where nothing shows it', () => {
+    expect(noted('north-america', { plate: us })).toBeUndefined();
+    expect(noted('iec', { plate: us, supply: { voltage: '400 V' } })).toBeUndefined();
+    expect(noted('iec', { plate: us, load: { machine: 'mixer' } })).toBeUndefined();
+    expect(noted('iec', { plate: { voltage: '460 V', speed: '1770 rpm' } })).toBeUndefined();
+  });
+  it('shows in a pasted text: by its frame, else by the unit of its power', () => {
+    const made = (text: string) => nameplate.readPlateText(text).made;
+    expect(made('HP 20 VOLTS 230/460 FR 256T')).toBe('north-america');
+    expect(made('15 kW 400/690 V 1470 rpm 160L')).toBe('iec');
+    expect(made('30 hp 1770 rpm')).toBe('north-america');
+    expect(made('1770 rpm 460 V')).toBeUndefined();
+    expect(made('')).toBeUndefined();
+  });
+});
 
 describe('another frequency, from first principles: same volts per hertz, same flux, torque, current and slip in r/min', () => {
   it('60 Hz on 50 Hz: five sixths of the voltage; synchronous speed 1500; the slip stays 30 r/min', () => {

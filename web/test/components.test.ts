@@ -4,6 +4,8 @@ import { fireEvent, render, screen, within } from '@testing-library/svelte';
 import { userEvent } from '@testing-library/user-event';
 import type { Component } from 'svelte';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Head } from '$lib/api';
+import AskedOnce from '$lib/desk/AskedOnce.svelte';
 import { Desk } from '$lib/desk/desk.svelte';
 import FindingLine from '$lib/desk/FindingLine.svelte';
 import Ledger from '$lib/desk/Ledger.svelte';
@@ -226,6 +228,40 @@ describe('the ledger', () => {
     desk.set('load.demand.power', '28 hp');
     ledger('load');
     expect(screen.getByTestId('changed').textContent).toContain('20.9 kW');
+  });
+});
+
+describe('a copied position', () => {
+  beforeEach(() => desk.take({ ...(desk.head as Head), note: 'Copied from C-1' }, 'Grain conveyor 2'));
+  it('marks what was carried over, until it is changed here', async () => {
+    show(QuantityField, { path: 'place.ambient', label: 'Ambient', dimension: 'temperature' });
+    expect(document.body.textContent).toContain('from C-1');
+    await userEvent.clear(screen.getByLabelText('Ambient'));
+    await userEvent.type(screen.getByLabelText('Ambient'), '35 °C');
+    expect(document.body.textContent).not.toContain('from C-1');
+  });
+  it('marks no field that is empty, and none of a position that was begun here', () => {
+    expect(desk.carried('place.altitude')).toBeUndefined();
+    expect(desk.carried('name')).toBeUndefined();
+    desk.take({ ...(desk.head as Head), note: 'Summer' }, 'Grain conveyor');
+    expect(desk.carried('place.ambient')).toBeUndefined();
+  });
+  it('is taken as seen with one press', async () => {
+    const save = vi.spyOn(desk, 'save').mockResolvedValue();
+    show(Ledger, { station: 'place', goto: () => {} });
+    await userEvent.click(screen.getByRole('button', { name: 'All of it is so' }));
+    expect(save).toHaveBeenCalledOnce();
+  });
+});
+
+describe('what a plate leaves open', () => {
+  it('is asked once, with the supplies it can be connected to', async () => {
+    desk.set('supply', undefined);
+    desk.set('plate', { power: '25 hp', voltage: '230/460 V', current: '62/31 A', speed: '1770 rpm' });
+    show(AskedOnce);
+    await userEvent.click(screen.getByRole('button', { name: '480 V' }));
+    expect(desk.value('supply.voltage')).toBe('480 V');
+    expect(screen.queryByTestId('asked-once')).toBeNull();
   });
 });
 

@@ -9,6 +9,10 @@ export function carriedCase(from: Readonly<Record<string, unknown>>, name: strin
   return { ...kept, ...(place && { place }), name };
 }
 
+/** What a revision notes that begins a position as a copy of another, and the other's tag read from it. */
+export const copyNote = (tag: string): string => `Copied from ${tag}`;
+export const copiedFrom = (note: string | undefined): string | undefined => /^Copied from (.+)$/.exec(note ?? '')?.[1];
+
 /** Parts of a case that belong to its motor or to a decision about it. */
 const own: ReadonlySet<string> = new Set(['history', 'measured', 'accepted', 'waived']);
 

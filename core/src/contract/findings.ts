@@ -7,6 +7,8 @@ export const findingLevels = {
   'case.unusual': ['caution'],
   'case.gap': ['note'],
   'case.beyond-law': ['note'],
+  'plate.several-voltages': ['caution'],
+  'plate.tradition': ['note'],
   'plate.unreadable': ['caution'],
   'plate.single-phase': ['stop'],
   'plate.not-cage': ['stop'],

@@ -48,6 +48,12 @@ export function traditionOf(plate: Plate, practices: readonly Practice[], asked:
   return unit === undefined ? asked : (practices.find((p) => p.words.powerUnit === unit) ?? asked);
 }
 
+/** The same where the plate itself says so; undefined where nothing on it does. */
+export function traditionSaid(plate: Plate, practices: readonly Practice[]): Practice | undefined {
+  const [first, ...others] = practices.map((asked) => traditionOf(plate, practices, asked));
+  return others.every((p) => p === first) ? first : undefined;
+}
+
 /** Takes the numbers off a plate. */
 export function readingsOf(plate: Plate, prefer: Practice): Readings {
   const poles = polesOf(plate.frequency?.value, plate.speed?.groups.flat().at(-1));

@@ -33,6 +33,8 @@ export interface DriveSize {
 
 /** Words of the practice, for labels and sheets. */
 export interface Words {
+  /** As in “… practice”. */
+  readonly name: string;
   readonly fullLoadCurrent: string;
   readonly fullLoadCurrentLong: string;
   readonly powerUnit: 'hp' | 'kW';
@@ -84,6 +86,8 @@ export interface Practice {
   /** Standard ratings in W, ascending. */
   readonly ratings: readonly number[];
   voltageFit(supply: number, motor: number): VoltageFit;
+  /** Nominal voltage in V of the supply that a motor rated for this one is made for; its own where none is tabled. */
+  supplyFor(motor: number): Prescribed<number>;
   /** True where the code asks a letter of locked-rotor kVA on the plate. */
   readonly stampsCodeLetter: boolean;
   codeLetter(letter: string): Prescribed<{ readonly low: number; readonly high: number | undefined }> | undefined;

@@ -1,5 +1,7 @@
 import { readDraft, type CaseText } from '../../case';
+import { practices, type PracticeId } from '../../practice';
 import { repairWords } from '../../quantity';
+import { traditionSaid } from '../readings';
 import { columns, rules, type Found } from './rules';
 
 type PlateInput = NonNullable<CaseText['plate']>;
@@ -18,6 +20,8 @@ export interface PlateText {
   readonly pieces: readonly Piece[];
   /** Words and numbers that were not understood, in order; separators alone are not listed. */
   readonly rest: readonly string[];
+  /** The practice it is stamped by, where it shows. */
+  readonly made: PracticeId | undefined;
 }
 
 /** Longest text read at once; a plate has a few hundred characters. */
@@ -46,9 +50,16 @@ export function readPlateText(typed: string): PlateText {
   const pieces = asTyped(piecesOf(text, kept, refused), typed);
   return {
     plate,
+    made: madeBy(plate),
     pieces,
     rest: pieces.filter((p) => p.fields.length === 0).flatMap((p) => wordsIn(p.text)),
   };
+}
+
+/** The tradition that the text itself shows: by its frame or the unit of its power. */
+function madeBy(plate: PlateInput): PracticeId | undefined {
+  const read = readDraft({ format: 'pilgrim.case/1', practice: 'iec', plate }).value?.plate;
+  return read && traditionSaid(read, practices)?.id;
 }
 
 /** The pieces in the words that were typed; where a letter was read as a figure, with a note of it. */

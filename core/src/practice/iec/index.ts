@@ -10,6 +10,7 @@ export const iec: Practice = {
   id: 'iec',
   name: 'IEC',
   words: {
+    name: 'IEC',
     fullLoadCurrent: 'Iₙ',
     fullLoadCurrentLong: 'rated current',
     powerUnit: 'kW',

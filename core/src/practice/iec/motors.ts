@@ -6,6 +6,7 @@ import { interpolate } from '../../quantity';
 import { atBand, atRating, cell, exactly, safeSpeedOf, to6Poles, to8Poles } from '../table';
 import * as t from './tables/motors';
 
+const systemSource = remembered('standard', 'IEC 60038', '2021', 'table 1 (230/400, 400/690 and 1000 V)');
 const voltageSource = remembered('standard', 'IEC 60034-1', '2022', '7.3 (zone A ±5 %, zone B ±10 %)');
 const toleranceSource = remembered('standard', 'IEC 60034-1', '2022', 'Table 20 (tolerance on efficiency)');
 const frameHeightSource = remembered('standard', 'IEC 60072-1', '1991', 'shaft height H');
@@ -24,6 +25,9 @@ const inertiaSource = remembered(
 /** Motors by IEC 60034. */
 export const motors = {
   ratings: t.efficiencies.rows.map(([kw]) => kw * 1000),
+
+  // Motors are rated for the nominal voltage itself.
+  supplyFor: (motor) => ({ value: motor, source: systemSource }),
 
   voltageFit(supply, motor) {
     const deviation = supply / motor - 1;

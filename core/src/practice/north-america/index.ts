@@ -10,6 +10,7 @@ export const northAmerica: Practice = {
   id: 'north-america',
   name: 'North America',
   words: {
+    name: 'North American',
     fullLoadCurrent: 'FLA',
     fullLoadCurrentLong: 'full-load amps',
     powerUnit: 'hp',

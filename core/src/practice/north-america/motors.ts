@@ -35,6 +35,15 @@ export const motors = {
     return { outcome, deviation, limit: 0.1, source: voltageSource };
   },
 
+  supplyFor(motor) {
+    const nominal = cell(
+      t.systemVoltages,
+      t.systemVoltages.rows.find(([rated]) => rated === motor),
+      'system',
+    );
+    return { value: nominal ?? motor, source: t.systemVoltages.source };
+  },
+
   minimumEfficiency(nominal) {
     const row = t.efficiencyBands.rows.find(([n]) => Math.abs(n - nominal * 100) < 0.051);
     const least = cell(t.efficiencyBands, row, 'least');

@@ -38,10 +38,15 @@ export function findLoad(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
     w.want('load.demand');
     const stamped = fromPlate(walk, plate);
     if (stamped) return stamped;
+    // A plate for several voltages may be complete but for the supply.
+    const unsupplied = input.supply?.voltage === undefined && (input.plate?.voltage?.groups.flat().length ?? 0) > 1;
     missingLoad(
       w,
-      'There is no load yet: give power, torque or a pull at a radius, and the speed of the driven ' +
-        'shaft. Or give a complete plate: its rating then stands for the load.',
+      'There is no load yet: give power, torque or a pull at a radius, and the speed of the driven shaft. Or ' +
+        (unsupplied
+          ? 'say what the supply’s voltage is: the plate’s rating then stands for the load.'
+          : 'give a complete plate: its rating then stands for the load.'),
+      unsupplied ? ['supply.voltage', 'load.demand'] : undefined,
     );
     return undefined;
   }
@@ -159,8 +164,8 @@ function fromPlate(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
 /** A field's path as it is spoken of: "demand power". */
 const spoken = (path: string): string => path.split('.').slice(1).join(' ');
 
-function missingLoad(w: Workings, text: string): void {
-  w.finding('load.missing', 'caution', text, { fields: ['load.demand'] });
+function missingLoad(w: Workings, text: string, fields: readonly string[] = ['load.demand']): void {
+  w.finding('load.missing', 'caution', text, { fields });
 }
 
 /** How far the load may be off by the way it is known, where nobody says: common practice. */

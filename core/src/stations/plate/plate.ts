@@ -9,6 +9,7 @@ import {
   pairsOf,
   specialParts,
   traditionOf,
+  traditionSaid,
   valueAt,
   type Block,
   type Pair,
@@ -51,9 +52,10 @@ export function readPlate(walk: Walk): PlateFacts {
   // Doubts and standard frames follow the tradition the motor was made in; the case's practice is whose code it runs
   // under.
   const made = traditionOf(plate, practices, walk.practice);
+  tradition(walk, plate);
   const { block, path } = blockFor(plate, input.supply?.frequency?.value);
   const frequency = block.frequency?.value ?? input.supply?.frequency?.value;
-  const pair = connect(walk, block);
+  const pair = connect(walk, block, made);
   const power = valueAt(block.power?.groups, pair.index);
   const speed = speedOf(walk, block, pair.index);
 
@@ -174,7 +176,7 @@ function certified({ input, w }: Walk, plate: OldPlate): void {
   );
 }
 
-function connect({ input, practice, w }: Walk, block: Block): Connected {
+function connect({ input, practice, w }: Walk, block: Block, made: Practice): Connected {
   const pairs = pairsOf(block);
   const first = pairs[0];
   if (!first) return { index: 0 };
@@ -190,13 +192,53 @@ function connect({ input, practice, w }: Walk, block: Block): Connected {
   }
   const supply = input.supply?.voltage;
   if (!supply) {
-    if (pairs.length > 1) w.want('supply.voltage');
+    if (pairs.length > 1) whichVoltage(w, pairs, made);
     return pairs.length === 1 ? first : { index: 0 };
   }
   const best = nearestPair(block, supply.value, input.supply?.frequency?.value, practice);
   if (!best) return { index: 0 };
   if (best.fit.outcome !== 'pass') mismatch(w, block, supply.text, best.pair, best.fit);
   return best.fit.outcome === 'fail' ? { index: best.pair.index } : best.pair;
+}
+
+/** A plate for several voltages and no supply: asked, never guessed. */
+function whichVoltage(w: Workings, pairs: readonly Pair[], practice: Practice): void {
+  w.want('supply.voltage');
+  const own = pairs.map((p) => writeQuantity(p.voltage, 'V'));
+  const supplies = new Map(
+    pairs.map((p): [string, Q<'V'>] => [writeQuantity(practice.supplyFor(p.voltage).value, 'V'), p.voltage]),
+  );
+  w.finding(
+    'plate.several-voltages',
+    'caution',
+    `The plate can be connected for ${own.slice(0, -1).join(', ')} or ${own.at(-1)}: say what the supply is. ` +
+      `Its current, and with no other load its rating as the load, wait for that.`,
+    {
+      fields: ['supply.voltage', 'plate.voltage'],
+      source: practice.supplyFor(pairs[0]?.voltage ?? 0).source,
+      suggestions: [...supplies].map(([value, volts]) => ({
+        field: 'supply.voltage',
+        value,
+        why: `then it is connected for ${writeQuantity(volts, 'V')}`,
+      })),
+    },
+  );
+}
+
+/** Which tradition the plate was made in, where nothing else says where the machine stands. */
+function tradition({ input, practice, w }: Walk, plate: OldPlate): void {
+  if (input.supply?.voltage !== undefined || input.load !== undefined) return;
+  const made = traditionSaid(plate, practices);
+  if (made === undefined || made.id === practice.id) return;
+  w.finding(
+    'plate.tradition',
+    'note',
+    `The plate is stamped the ${made.words.name} way; the case works by ${practice.words.name} practice.`,
+    {
+      fields: ['practice'],
+      suggestions: [{ field: 'practice', value: made.id, why: `work by ${made.words.name} practice` }],
+    },
+  );
 }
 
 function mismatch(w: Workings, block: Block, supply: string, pair: Pair, fit: VoltageFit): void {

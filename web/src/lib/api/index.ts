@@ -21,6 +21,7 @@ export interface Head {
   readonly caseText: unknown;
   readonly result: Result;
   readonly author: string;
+  readonly note?: string;
   readonly createdAt: string;
 }
 
@@ -94,9 +95,10 @@ export async function startPosition(
   position: Parameters<typeof createPosition>[0],
   first: object,
   author: string,
+  note = '',
 ): Promise<Answer<{ readonly id: string }>> {
   const made = await createPosition(position);
-  if (made.ok) await saveRevision(made.value.studyId, null, { case: first, author });
+  if (made.ok) await saveRevision(made.value.studyId, null, { case: first, author, note });
   return made;
 }
 export const importPosition = (file: string) =>

@@ -62,6 +62,14 @@
         <span class="text-quiet">No motor is chosen yet.</span>
       {/if}
     </p>
+    {#if desk().copied}
+      <p class="mb-3 text-quiet" data-testid="copied">
+        Copied from {desk().copied}. What is marked “from {desk().copied}” was carried over: look at it here.
+        <Button class="link" onclick={() => void desk().save('What was carried over was looked at')}
+          >All of it is so</Button
+        >
+      </p>
+    {/if}
     {#if desk().errors.length > 0}
       <ul class="mb-3" aria-label="Cannot be read">
         {#each desk().errors as error (error.path + error.message)}

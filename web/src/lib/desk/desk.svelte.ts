@@ -1,4 +1,5 @@
 import type { CaseError, Figure, Result } from '@pilgrim/core';
+import { copiedFrom } from '@pilgrim/core/carry';
 import { restingOn, stations, worstFirst, type StationName } from '@pilgrim/core/vocabulary';
 import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer';
 import { getContext, setContext } from 'svelte';
@@ -124,6 +125,19 @@ export class Desk {
 
   error(path: string): string | undefined {
     return this.errors.find((e) => e.path === path)?.message;
+  }
+
+  /** The tag of the position that a copied one begins from, until it is saved once with what was found here. */
+  get copied(): string | undefined {
+    return copiedFrom(this.head?.note);
+  }
+
+  /** Where a field's value was carried over from, while nobody has changed it here and saved. */
+  carried(path: string): string | undefined {
+    const from = this.copied;
+    if (from === undefined || path === 'name') return undefined;
+    const [here, there] = [this.value(path), valueAt(this.head?.caseText, path)];
+    return here !== undefined && JSON.stringify(here) === JSON.stringify(there) ? from : undefined;
   }
 
   /** Stations whose answer rests on a field that cannot be read, each with those fields. */

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
+  import { useDesk } from '$lib/desk/desk.svelte';
   import { nameField } from './names';
 
   interface Props {
@@ -13,12 +14,16 @@
   }
   let { path, label, unit, hint, error, children }: Props = $props();
   $effect.pre(() => nameField(path, label));
+  // A list is imported without a desk.
+  const desk = useDesk() as ReturnType<typeof useDesk> | undefined;
+  const carried = $derived(desk?.().carried(path));
   const id = $derived(`f-${path.replace(/[^\w]/g, '-')}`);
 </script>
 
 <div class="min-w-0">
   <div class="mb-0.5 text-[13px] text-quiet">
-    <label for={id} class="font-medium">{label}</label>{#if unit}<span aria-hidden="true">, {unit}</span>{/if}
+    <label for={id} class="font-medium">{label}</label>{#if unit}<span aria-hidden="true">, {unit}</span
+      >{/if}{#if carried}<span class="carried">from {carried}</span>{/if}
   </div>
   {@render children({ id, describedby: `${id}-note`, invalid: error !== undefined })}
   <p id="{id}-note" class="min-h-[18px] text-[12.5px] leading-snug {error ? 'text-stop' : 'text-quiet'}">

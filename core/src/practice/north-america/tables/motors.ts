@@ -66,6 +66,19 @@ export const energyEfficient = table(
   ],
 );
 
+/** Nominal voltage of the system that a motor's rated voltage belongs to, V. */
+export const systemVoltages = table(
+  remembered('standard', 'ANSI C84.1', '2020', 'Table 1 and annex C (nominal system and utilization voltages)'),
+  ['system'],
+  [
+    [115, 120],
+    [200, 208],
+    [230, 240],
+    [460, 480],
+    [575, 600],
+  ],
+);
+
 /** Nominal efficiency in % and the minimum that belongs to it (20 % more loss), descending. */
 export const efficiencyBandSource = remembered('standard', 'NEMA MG 1', '2016', 'Table 12-10');
 export const efficiencyBands = table(

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { writeAmount } from '@pilgrim/core/quantity';
   import { Button, Table } from 'flowbite-svelte';
+  import AskedOnce from '$lib/desk/AskedOnce.svelte';
   import { isFindingId, noChoiceFindings } from '@pilgrim/core/vocabulary';
   import type { ScreenRow } from '@pilgrim/core';
   import BuyingSpecification from './BuyingSpecification.svelte';
@@ -129,6 +130,7 @@
 {:else if desk().shelf !== 'there' && result?.choice}
   <Group title="Standing choice"><p class="text-quiet" role="status">Judging the own shelf too …</p></Group>
 {:else}
+  <AskedOnce />
   <Group title="No choice">
     <p data-testid="choice">
       {result?.findings.find((f) => isFindingId(f.id) && noChoiceFindings.has(f.id))?.text ??

@@ -14,7 +14,9 @@
   }
   const desk = useDesk();
   const doubts = $derived(
-    (desk().result?.findings ?? []).filter((f) => f.station === 'plate' && (f.doubt || f.suggestions.length > 0)),
+    (desk().result?.findings ?? []).filter(
+      (f) => f.station === 'plate' && (f.doubt || f.suggestions.some((s) => s.field.startsWith('plate.'))),
+    ),
   );
   /** Readings that would lay a doubt to rest, each once, those that explain most doubts first. */
   const suggestions = $derived.by(() => {

@@ -3,6 +3,7 @@
   import { page } from '$app/state';
   import ChoiceField from '$lib/ui/ChoiceField.svelte';
   import Errand from './Errand.svelte';
+  import AskedOnce from '$lib/desk/AskedOnce.svelte';
   import Doubts from './Doubts.svelte';
   import Facts from '$lib/ui/Facts.svelte';
   import FailureHistory from './FailureHistory.svelte';
@@ -44,6 +45,7 @@
     </div>
   {/key}
 </Group>
+<AskedOnce />
 <Doubts />
 <Group title="Supply it is connected to, and whose practice">
   <div class="grid gap-3 sm:grid-cols-4">

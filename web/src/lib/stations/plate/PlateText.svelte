@@ -4,6 +4,7 @@
   import { useDesk } from '$lib/desk/desk.svelte';
   import { putAt, valueAt, type Json } from '$lib/desk/paths';
   import { readPlateText } from '$lib/solver';
+  import { practices } from '$lib/ui/options';
 
   interface Props {
     base?: string;
@@ -45,6 +46,8 @@
     const block = text;
     const found = await readPlateText(block);
     const values = said(found.plate);
+    const begun = ['supply', 'load', 'place'].some((part) => desk().value(part) !== undefined);
+    const inferred = base === 'plate' && !begun && found.made !== desk().value('practice') ? found.made : undefined;
     const other: (readonly [string, Json, Json])[] = [];
     desk().change(
       '',
@@ -55,13 +58,15 @@
           else if (stands !== value) other.push([key, String(stands), value]);
         }
         if (base === 'plate') putAt(draft, 'plate.text', block);
+        // Where nothing says yet where the machine stands, it works by the practice its plate is stamped by.
+        if (inferred !== undefined) putAt(draft, 'practice', inferred);
       },
       'the plate’s text',
     );
     reading = found;
     differing = other;
     typed = null;
-    message = `${values.length} field${values.length === 1 ? '' : 's'} read${found.rest.length > 0 ? `; not understood: ${found.rest.join(' · ')}` : ', everything understood'}.`;
+    message = `${values.length} field${values.length === 1 ? '' : 's'} read${found.rest.length > 0 ? `; not understood: ${found.rest.join(' · ')}` : ', everything understood'}.${inferred === undefined ? '' : ` Practice as the plate is stamped: ${practices.find(([id]) => id === inferred)?.[1]}.`}`;
   }
 
   function take(key: string, value: Json): void {

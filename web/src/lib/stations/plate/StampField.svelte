@@ -22,6 +22,7 @@
   $effect.pre(() => nameField(path, stampName(stamp)));
   const id = $derived(`p-${path.replace(/\W/g, '-')}`);
   const value = $derived(desk().value(path));
+  const carried = $derived(desk().carried(path));
 
   const practice = $derived(desk().value('practice') === 'north-america' ? 'north-america' : 'iec');
   // The person's own text stands while it means the same ("93.6" is kept as 0.936, "460" as "460 V").
@@ -75,6 +76,7 @@
   />
   {#if problem}<p id="{id}-note" class="problem">▲ {problem}</p>
   {:else if typeof value === 'string' && own.shown !== value}<p class="from">= {value}</p>
+  {:else if carried}<p class="from" data-testid="carried">from {carried}</p>
   {:else if from}<p class="from" title="From the text">“{from}”</p>{/if}
 </div>
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Alert, Button, Input } from 'flowbite-svelte';
-  import { carriedCase } from '@pilgrim/core/carry';
+  import { carriedCase, copyNote } from '@pilgrim/core/carry';
   import { removePosition, startPosition } from '$lib/api';
   import { author, setAuthor, unnamed } from '$lib/desk/carried';
   import { onMount, tick, untrack } from 'svelte';
@@ -173,7 +173,8 @@
   async function copy(): Promise<void> {
     const { area, plant } = data.position;
     const first = carriedCase(desk.case, newName);
-    const answer = await startPosition({ tag: newTag, name: newName, area, plant }, first, author());
+    const note = copyNote(data.position.tag);
+    const answer = await startPosition({ tag: newTag, name: newName, area, plant }, first, author(), note);
     if (!answer.ok) {
       desk.message = `Not copied: ${answer.problem.errors?.map((e) => e.message).join('; ') ?? answer.problem.title ?? ''}`;
       return;
