@@ -43,6 +43,7 @@ test('a requirement is left out with a reason, and counted again', async ({ page
   const { id } = await ownPosition(request, 'C-2', '06-ge-340.json');
   await openStation(page, id, 'choice');
   await expect(page.getByTestId('choice')).toContainText('washdown');
+  await page.getByRole('tab', { name: 'What is asked' }).click();
   await page.getByRole('button', { name: 'Leave out enclosure' }).click();
   await page.getByLabel('Why it need not hold here').fill('it gets a hood of its own');
   await page.keyboard.press('Enter');
@@ -51,6 +52,7 @@ test('a requirement is left out with a reason, and counted again', async ({ page
   await page.keyboard.press('Alt+0');
   await expect(page.getByTestId('sheet')).toContainText('it gets a hood of its own');
   await page.keyboard.press('Alt+5');
+  await page.getByRole('tab', { name: 'What is asked' }).click();
   await page.getByRole('button', { name: 'Count enclosure again' }).click();
   await expect(page.getByTestId('choice')).toContainText('washdown');
 });
@@ -58,6 +60,7 @@ test('a requirement is left out with a reason, and counted again', async ({ page
 test('what would change the choice, and the same machine on other poles', async ({ page, request }) => {
   const { id } = await ownPosition(request, 'C-3', '04-st-230.json');
   await openStation(page, id, 'choice');
+  await page.getByRole('tab', { name: 'What would change it' }).click();
   await page.getByRole('button', { name: 'What would change it?' }).click();
   const changes = page.getByTestId('changes');
   await expect(changes.getByRole('row', { name: /Ambient/ })).toContainText(/from .*°C.* up: |the same up to/, {
@@ -223,6 +226,7 @@ test('from the plate alone to a buying specification', async ({ page, request })
   await page.getByRole('button', { name: 'Read into the plate' }).click();
   await page.keyboard.press('Alt+5');
   await expect(page.getByTestId('choice')).toContainText('20 hp 4-pole TEFC');
+  await page.getByRole('tab', { name: 'Buying specification' }).click();
   const buying = page.getByTestId('buying');
   for (const line of ['Motor', 'Enclosure', 'Frame', 'Starter', 'Papers'])
     await expect(buying.getByRole('row', { name: new RegExp(`^${line}`) })).toBeVisible();

@@ -65,6 +65,7 @@ test('a candidate opens to its verdicts, a method to its reasons', async ({ page
   const open = page.getByTestId('candidate').first().locator('xpath=following-sibling::tr[1]');
   for (const requirement of ['power', 'voltage', 'enclosure', 'turndown', 'winding'])
     await expect(open).toContainText(requirement);
+  await page.getByRole('tab', { name: 'What is asked' }).click();
   await page.getByRole('button', { name: /star delta/ }).click();
   await expect(
     page.locator('[data-method="star-delta"]').getByText('Star-delta cannot vary speed').last(),

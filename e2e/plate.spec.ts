@@ -137,6 +137,7 @@ test('what is no picture is refused where it was offered; the server strips what
 test('two plates are compared line by line, and the faster one is told', async ({ page, request }) => {
   const { id } = await ownPosition(request, 'P-6', '05-ge-310.json');
   await openStation(page, id, 'plate');
+  await page.getByRole('tab', { name: 'Replacement' }).click();
   await page.getByLabel('Old motor against', { exact: true }).selectOption('a second plate');
   await page
     .locator('[id="replacement.plate-text"]')
@@ -154,6 +155,7 @@ test('two plates are compared line by line, and the faster one is told', async (
 test('a failure is recorded and becomes a requirement of the choice', async ({ page, request }) => {
   const { id } = await ownPosition(request, 'P-7', '05-ge-310.json');
   await openStation(page, id, 'plate');
+  await page.getByRole('tab', { name: 'Why it failed' }).click();
   await page.getByRole('button', { name: 'fluted race' }).click();
   await page.getByLabel('It was started by').selectOption('drive');
   await expect(page.getByTestId('causes')).toContainText('Currents through the bearings');
@@ -164,6 +166,7 @@ test('a failure is recorded and becomes a requirement of the choice', async ({ p
     'grounding ring',
   );
   await page.keyboard.press('Alt+1');
+  await page.getByRole('tab', { name: 'Why it failed' }).click();
   await page.getByRole('button', { name: 'fluted race' }).click();
   await expect(page.getByTestId('causes')).not.toContainText('Currents through the bearings');
 });
@@ -215,8 +218,11 @@ test('all of it by keys alone', async ({ page, request }) => {
   await page.keyboard.type('read twice');
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('doubts')).toContainText('Let stand: read twice');
+  await to('[role=tab]');
+  await page.keyboard.press('ArrowRight');
   await to('.sight');
   await page.keyboard.press('Space');
+  await page.getByRole('tab', { name: 'Why it failed' }).press('ArrowRight');
   await to('#against');
   await page.keyboard.press('ArrowDown');
   await to('[id="replacement.plate-text"]');

@@ -1,43 +1,87 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { restingOn, stations } from '@pilgrim/core';
+import { demandKinds } from '@pilgrim/core/vocabulary';
 import { openStation, ownPosition } from './helpers';
 
 /** Fields that take any text: there is no wrong value to type. */
 const freeText =
   /\.(text|reason|name|currency|note|frame|enclosure|designLetter|codeLetter|insulation|cooling|duty|mounting|connection|efficiencyClass|protection|bearing\w*|serial|manufactured|mark\w*|ratedBy)$/;
 
+/** Types a wrong value into every field in view that was not tried yet, and back; gives how many there were. */
+async function tryAll(page: Page, done: Set<string>): Promise<number> {
+  const fields = page.locator('main input[type="text"][data-path]:visible');
+  const paths = await fields.evaluateAll((all) => all.map((e) => e.getAttribute('data-path') ?? ''));
+  let tried = 0;
+  for (const path of new Set(paths)) {
+    if (done.has(path)) continue;
+    done.add(path);
+    const field = page.locator(`main input[data-path="${path}"]:visible`).first();
+    if ((await field.count()) === 0) continue;
+    const before = await field.inputValue();
+    await field.fill('?!');
+    if (freeText.test(path)) {
+      await field.fill(before);
+      continue;
+    }
+    tried++;
+    await expect(page.getByTestId('key-sheet'), path).toContainText('waits for');
+    const keys = await page
+      .locator('[data-testid^="key-"]')
+      .evaluateAll((all) =>
+        all.map((e) => [e.getAttribute('data-testid')?.slice(4) ?? '', e.textContent ?? ''] as const),
+      );
+    const green = keys.filter(([key, text]) => restingOn(path).some((x) => x === key) && !text.includes('waits for'));
+    expect(green, path).toEqual([]);
+    await field.fill(before);
+    await expect(page.locator('[data-testid^="key-"]', { hasText: 'waits for' }), path).toHaveCount(0);
+  }
+  return tried;
+}
+
+/** Every page and every folded part of the station, one after the other. */
+async function everywhere(page: Page, done: Set<string>): Promise<number> {
+  const tabs = page.locator('main').getByRole('tab');
+  let tried = 0;
+  for (let i = 0; i < Math.max(1, await tabs.count()); i++) {
+    if ((await tabs.count()) > 0) await tabs.nth(i).click();
+    // A part that unfolds may hold another.
+    for (let more = 0; more < 20; more++) {
+      const shut = page.locator('main .fold-head[aria-expanded="false"]:visible').first();
+      if ((await shut.count()) === 0) break;
+      await shut.click();
+    }
+    tried += await tryAll(page, done);
+  }
+  return tried;
+}
+
 for (const station of stations.filter((s) => s !== 'sheet'))
   test(`${station}: no field of it can be wrong while something that rests on it stays green`, async ({
     page,
     request,
   }) => {
+    test.setTimeout(240_000);
     const { id } = await ownPosition(request, `W-${station}`, '01-in-110.json');
     await openStation(page, id, station);
-    const fields = page.locator('main input[type="text"][data-path]:visible');
-    const paths = await fields.evaluateAll((all) => all.map((e) => e.getAttribute('data-path') ?? ''));
-    let tried = 0;
-    for (const path of new Set(paths)) {
-      const field = page.locator(`main input[data-path="${path}"]`).first();
-      if (!(await field.isVisible())) continue;
-      const before = await field.inputValue();
-      await field.fill('?!');
-      if (freeText.test(path)) {
-        await field.fill(before);
-        continue;
-      }
-      tried++;
-      await expect(page.getByTestId('key-sheet'), path).toContainText('waits for');
-      const keys = await page
-        .locator('[data-testid^="key-"]')
-        .evaluateAll((all) =>
-          all.map((e) => [e.getAttribute('data-testid')?.slice(4) ?? '', e.textContent ?? ''] as const),
-        );
-      const green = keys.filter(([key, text]) => restingOn(path).some((x) => x === key) && !text.includes('waits for'));
-      expect(green, path).toEqual([]);
-      await field.fill(before);
-      await expect(page.locator('[data-testid^="key-"]', { hasText: 'waits for' }), path).toHaveCount(0);
-    }
-    // These three are chosen from lists alone: a typed field that comes to them is tried, and counted here.
+    const tried = await everywhere(page, new Set());
+    // These are chosen from lists alone: a typed field that comes to them is tried, and counted here.
     const typed = !['choice', 'guard', 'drive'].includes(station);
     expect(tried > 0).toBe(typed);
   });
+
+test('load: nor any field of another way to know the load', async ({ page, request }) => {
+  test.setTimeout(240_000);
+  const { id } = await ownPosition(request, 'W-kinds', '01-in-110.json');
+  await openStation(page, id, 'load');
+  const known = page.getByLabel('How the load is known');
+  const done = new Set<string>();
+  await tryAll(page, done);
+  const words = await known.locator('option').allTextContents();
+  expect(words).toHaveLength(demandKinds.length + 1);
+  let tried = 0;
+  for (const word of words.slice(1)) {
+    await known.selectOption(word.trim());
+    tried += await tryAll(page, done);
+  }
+  expect(tried).toBeGreaterThan(15);
+});

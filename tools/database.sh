@@ -63,6 +63,7 @@ db_stop_own() { [ "$(cat "$home/owner" 2>/dev/null)" != "$$" ] || db_stop_now; }
 
 # A server killed a moment ago may still hold its own lock file: try for a while.
 db_start_now() {
+  rm -f "$home/stopped"
   db_installed || { echo "pilgrim: PostgreSQL is missing. Run:  sudo apt-get install -y postgresql" >&2; return 1; }
   [ -n "$(db_dir)" ] && db_as test -s "$(db_dir)/PG_VERSION" || db_create || return 1
   local log options attempt
@@ -77,13 +78,25 @@ db_start_now() {
   db_exists || PGPASSWORD=$(cat "$home/password") "$(db_bin)/createdb" -h 127.0.0.1 -p "$(db_port)" -U pilgrim pilgrim
 }
 
+# Starts PostgreSQL again where it died, as long as nobody stopped it on purpose.
+db_watch() {
+  while sleep 1; do
+    [ -e "$home/stopped" ] || db_reachable || db_start >/dev/null 2>&1
+  done
+}
+
 db_exists() {
   PGPASSWORD=$(cat "$home/password") "$(db_bin)/psql" -h 127.0.0.1 -p "$(db_port)" -U pilgrim -d postgres -tAc "select 1 from pg_database where datname='pilgrim'" | grep -q 1
 }
 
+# In recovery or half shut down a fast stop can wait for ever: then at once, which the next start recovers from.
 db_stop_now() {
   [ -n "$(db_dir)" ] || return 0
-  (cd / && db_as "$(db_bin)/pg_ctl" -D "$(db_dir)" -m fast -w stop >/dev/null 2>&1) || true
+  touch "$home/stopped"
+  for mode in fast immediate; do
+    (cd / && db_as "$(db_bin)/pg_ctl" -D "$(db_dir)" -m $mode -w -t 15 stop >/dev/null 2>&1) && return 0
+    db_as "$(db_bin)/pg_ctl" -D "$(db_dir)" status >/dev/null 2>&1 || return 0
+  done
 }
 
 db_reset() {

@@ -1,7 +1,21 @@
 import type { Handle, HandleServerError } from '@sveltejs/kit';
 import { config } from '$lib/server/db/config';
-import { problemResponse } from '$lib/server/http/http';
+import { closeDatabase, renew } from '$lib/server/db/database';
+import { isLateWrite, isLost, lostHeaders, lostProblem } from '$lib/server/db/lost';
+import { lostResponse, problemResponse } from '$lib/server/http/http';
 import { log } from '$lib/server/http/log';
+
+/** The driver throws a late write outside of any promise: that must not end everybody's server. */
+process.on('uncaughtException', (error) => {
+  if (isLateWrite(error)) {
+    log.warn(error);
+    renew();
+    return;
+  }
+  log.fatal(error);
+  process.exit(1);
+});
+process.on('sveltekit:shutdown', () => void closeDatabase());
 
 const writes = new Set(['POST', 'PUT', 'PATCH', 'DELETE']);
 
@@ -24,17 +38,30 @@ export const handle: Handle = async ({ event, resolve }) => {
       });
   }
   const dark = event.cookies.get('theme') === 'dark';
-  const response = await resolve(event, {
+  let response = await resolve(event, {
     transformPageChunk: ({ html }) => (dark ? html.replace('<html lang="en">', '<html lang="en" class="dark">') : html),
     preload: ({ type }) => type === 'js' || type === 'css' || type === 'font',
   });
+  // A page that wanted the database while it is away.
+  if (event.locals.lost !== undefined) {
+    const lost = lostResponse(event.locals.lost);
+    if (event.url.pathname.startsWith('/api/')) return lost;
+    response = new Response(response.body, {
+      status: lost.status,
+      headers: { ...lostHeaders, 'content-type': 'text/html' },
+    });
+  }
   response.headers.set('x-content-type-options', 'nosniff');
   response.headers.set('referrer-policy', 'same-origin');
   response.headers.set('x-frame-options', 'DENY');
   return response;
 };
 
-export const handleError: HandleServerError = ({ error, status, message }) => {
+export const handleError: HandleServerError = ({ error, event, status, message }) => {
+  if (isLost(error)) {
+    event.locals.lost = error;
+    return { message: lostProblem.title };
+  }
   if (status !== 404) log.error(error);
   return {
     message:

@@ -16,15 +16,41 @@ export function database(): Promise<Sql> {
   return ready;
 }
 
+let prepared = false;
 async function open(url: string): Promise<Sql> {
   const sql = connect(url);
-  await migrate(sql, config.migrations);
-  await loadDemo(sql, config.demo);
+  try {
+    if (!prepared) {
+      await migrate(sql, config.migrations);
+      await loadDemo(sql, config.demo);
+    }
+  } catch (error) {
+    void sql.end({ timeout: 0 }).catch(() => {});
+    throw error;
+  }
+  prepared = true;
   return sql;
 }
 
 export const connect = (url: string): Sql =>
-  postgres(url, { max: 8, idle_timeout: 60, connect_timeout: 10, onnotice: () => {} });
+  postgres(url, { max: 8, idle_timeout: 60, connect_timeout: 5, onnotice: () => {} });
+
+/**
+ * Gives up every connection and begins anew with the next request. A connection that died with a write queued keeps
+ * that write, and would never send another (postgres 3.4.9): after a loss none of the old ones is trusted.
+ */
+export function renew(): void {
+  const old = ready;
+  ready = undefined;
+  void old?.then((sql) => sql.end({ timeout: 0 })).catch(() => {});
+}
+
+/** Lets go of the database for good, once what is under way has ended. */
+export async function closeDatabase(): Promise<void> {
+  const old = ready;
+  ready = undefined;
+  await old?.then((sql) => sql.end({ timeout: 3 })).catch(() => {});
+}
 
 /** Brings the schema up to date; one migrator at a time, under an advisory lock. */
 export async function migrate(sql: Sql, folder: string): Promise<void> {

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { renew } from '$lib/server/db/database';
+import { isLost, lostHeaders, lostProblem } from '$lib/server/db/lost';
 import { Refusal, refuse, type Problem } from '$lib/server/refusal';
 import { log } from './log';
 
@@ -9,11 +11,18 @@ export const fileLimit = 25 * 1024 * 1024;
 /** Media type of a workbook (XLSX). */
 export const sheetType = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
 
-export function problemResponse(problem: Problem): Response {
+export function problemResponse(problem: Problem, headers: Record<string, string> = {}): Response {
   return new Response(JSON.stringify({ type: 'about:blank', ...problem }), {
     status: problem.status,
-    headers: { 'content-type': 'application/problem+json' },
+    headers: { 'content-type': 'application/problem+json', ...headers },
   });
+}
+
+/** The database is not there: said, and every connection begun anew. */
+export function lostResponse(error: unknown): Response {
+  log.warn(error);
+  renew();
+  return problemResponse(lostProblem, lostHeaders);
 }
 
 export function jsonResponse(body: unknown, status = 200, headers: Record<string, string> = {}): Response {
@@ -26,6 +35,7 @@ export async function answer(run: () => Promise<Response>): Promise<Response> {
     return await run();
   } catch (error) {
     if (error instanceof Refusal) return problemResponse(error.problem);
+    if (isLost(error)) return lostResponse(error);
     log.error(error);
     return problemResponse({ status: 500, title: 'Something went wrong here; it was written to the log' });
   }

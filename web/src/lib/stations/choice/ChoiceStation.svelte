@@ -3,6 +3,7 @@
   import { Button, Table } from 'flowbite-svelte';
   import AskedOnce from '$lib/desk/AskedOnce.svelte';
   import { isFindingId, noChoiceFindings } from '@pilgrim/core/vocabulary';
+  import { untrack } from 'svelte';
   import type { ScreenRow } from '@pilgrim/core';
   import BuyingSpecification from './BuyingSpecification.svelte';
   import CandidateField from './CandidateField.svelte';
@@ -13,6 +14,7 @@
   import Figures from '$lib/ui/Figures.svelte';
   import Group from '$lib/ui/Group.svelte';
   import Mark from '$lib/ui/Mark.svelte';
+  import Pages from '$lib/ui/Pages.svelte';
   import Requirements from './Requirements.svelte';
   import Tag from '$lib/ui/Tag.svelte';
   import VerdictList from '$lib/ui/VerdictList.svelte';
@@ -51,6 +53,18 @@
           : undefined),
   );
   let compared = $state<string[]>([]);
+  const pages = $derived([
+    { id: 'candidates', title: 'Candidates', body: candidates },
+    { id: 'asked', title: 'What is asked', body: askedOf },
+    ...(choice
+      ? [
+          { id: 'change', title: 'What would change it', body: change },
+          { id: 'buying', title: 'Buying specification', body: buying },
+        ]
+      : []),
+  ]);
+  // Who comes with a failed motor wants the line for the buyer.
+  let page = $state(untrack(() => desk().value('errand')) === 'failed' ? 'buying' : 'candidates');
 
   function compare(row: ScreenRow): void {
     compared = compared.includes(row.id) ? compared.filter((id) => id !== row.id) : [...compared, row.id].slice(-4);
@@ -125,8 +139,6 @@
     </Group>
   {/if}
   <ChoicePicture />
-  <Group title="What would change it"><WhatIf /></Group>
-  <BuyingSpecification />
 {:else if desk().shelf !== 'there' && result?.choice}
   <Group title="Standing choice"><p class="text-quiet" role="status">Judging the own shelf too …</p></Group>
 {:else}
@@ -139,41 +151,51 @@
   </Group>
 {/if}
 
-<Group
-  title="Candidates"
-  note={counts && counts.motors > 0
-    ? `${counts.motors.toLocaleString('en')} motors judged, each by its best method: ${counts.pass} pass, ${counts.caution} with cautions, ${counts.fail} fail.`
-    : undefined}
->
-  <div class="mb-2 grid gap-3 sm:grid-cols-3">
-    <ChoiceField path="rules.ranking" label="Ranked by" options={rankings} none="life-cycle cost (house rule)" />
-    <ChoiceField path="method" label="Starting method" options={methods} none="compare all" />
-    {#if pinned !== undefined}<p class="self-center">
-        Pinned: {pinned}
-        <Button class="link" onclick={() => desk().set('motor', undefined)}>unpin</Button>
-      </p>{/if}
-  </div>
-  <CandidateField show={(id) => (shown = id)} />
-  <CandidateTable {compared} {compare} bind:open={shown} />
-</Group>
-<Group title="Side by side"
-  ><CompareBench ids={compared} drop={(id) => (compared = compared.filter((c) => c !== id))} /></Group
->
-{#if result && result.methods.length > 0}
-  <Group title="How it could start and run">
-    {#each result.methods as m (m.method)}
-      <Fold class="border-b border-rule py-1" headClass="flex items-center gap-2" data-method={m.method}>
-        {#snippet head()}
-          <Mark state={m.outcome} /><span class="w-32 font-medium">{words(m.method)}</span>
-          <span class="flex-1 text-quiet"
-            >{m.verdicts.find((v) => v.outcome === m.outcome && v.outcome !== 'pass')?.text ??
-              'Meets every requirement.'}</span
-          >
-        {/snippet}
-
-        <VerdictList verdicts={m.verdicts} />
-      </Fold>
-    {/each}
+{#snippet candidates()}
+  <Group
+    title="Candidates"
+    note={counts && counts.motors > 0
+      ? `${counts.motors.toLocaleString('en')} motors judged, each by its best method: ${counts.pass} pass, ${counts.caution} with cautions, ${counts.fail} fail.`
+      : undefined}
+  >
+    <div class="mb-2 grid gap-3 sm:grid-cols-3">
+      <ChoiceField path="rules.ranking" label="Ranked by" options={rankings} none="life-cycle cost (house rule)" />
+      <ChoiceField path="method" label="Starting method" options={methods} none="compare all" />
+      {#if pinned !== undefined}<p class="self-center">
+          Pinned: {pinned}
+          <Button class="link" onclick={() => desk().set('motor', undefined)}>unpin</Button>
+        </p>{/if}
+    </div>
+    <CandidateField show={(id) => (shown = id)} />
+    <CandidateTable {compared} {compare} bind:open={shown} />
   </Group>
-{/if}
-<Group title="What is asked"><Requirements /></Group>
+  <Group title="Side by side"
+    ><CompareBench ids={compared} drop={(id) => (compared = compared.filter((c) => c !== id))} /></Group
+  >
+{/snippet}
+{#snippet askedOf()}
+  <Group title="What is asked"><Requirements /></Group>
+  {#if result && result.methods.length > 0}
+    <Group title="How it could start and run">
+      {#each result.methods as m (m.method)}
+        <Fold class="border-b border-rule py-1" headClass="flex items-center gap-2" data-method={m.method}>
+          {#snippet head()}
+            <Mark state={m.outcome} /><span class="w-32 font-medium">{words(m.method)}</span>
+            <span class="flex-1 text-quiet"
+              >{m.verdicts.find((v) => v.outcome === m.outcome && v.outcome !== 'pass')?.text ??
+                'Meets every requirement.'}</span
+            >
+          {/snippet}
+
+          <VerdictList verdicts={m.verdicts} />
+        </Fold>
+      {/each}
+    </Group>
+  {/if}
+{/snippet}
+{#snippet change()}
+  <Group title="What would change it"><WhatIf /></Group>
+{/snippet}
+{#snippet buying()}<BuyingSpecification />{/snippet}
+
+<Pages label="About the choice" {pages} bind:selected={page} />

@@ -10,6 +10,7 @@
   import Figures from '$lib/ui/Figures.svelte';
   import Group from '$lib/ui/Group.svelte';
   import PhotoBench from './PhotoBench.svelte';
+  import Pages from '$lib/ui/Pages.svelte';
   import PlateText from './PlateText.svelte';
   import PlateView from './PlateView.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
@@ -23,6 +24,14 @@
   let beside = $state(false);
   const unread = $derived(['missing', 'burnt'].includes(String(desk().value('plate.condition') ?? '')));
   const measured = $derived(unread || desk().value('measured') !== undefined);
+  const pages = [
+    { id: 'meaning', title: 'What it means here', body: meaning },
+    { id: 'failure', title: 'Why it failed', body: failure },
+    { id: 'replacement', title: 'Replacement', body: replacement },
+    { id: 'measuring', title: 'No plate: measure it', body: measuring },
+  ];
+  let turned = $state<string>();
+  const inView = $derived(turned ?? (measured ? 'measuring' : 'meaning'));
 </script>
 
 <Errand />
@@ -55,78 +64,89 @@
     <ChoiceField path="plate.condition" label="The plate is" options={conditions} none="legible" />
   </div>
 </Group>
-<Group title="What it means here">
-  <Facts of={['plate.']} />
-  <Figures
-    ids={[
-      'plate.connectedVoltage',
-      'plate.connectedCurrent',
-      'plate.windingVoltage',
-      'plate.serviceFactorHere',
-      'plate.currentHere',
-      'plate.torqueHere',
-      'plate.slipHere',
-      'plate.fluxRatio',
-      'plate.scaledVoltage',
-      'plate.scaledPower',
-      'plate.scaledSpeed',
-      'plate.scaledCurrent',
-      'plate.lockedRotorRatio',
-      'plate.lockedRotorLimit',
-      'plate.lockedRotorTorque',
-      'plate.breakdownTorque',
-      'plate.minSpeedVariableTorque',
-      'plate.minSpeedConstantTorque',
-      'plate.shaftHeight',
-      'plate.feetAcross',
-      'plate.feetAlong',
-      'plate.shaftDiameter',
-      'plate.shaftLength',
-    ]}
-    empty="Enter the plate: what it says and what follows from it appears here."
-  />
-</Group>
-<Fold
-  class="box mb-4 p-3"
-  open={measured}
-  headClass="text-[1.05rem] font-semibold"
-  title="No plate, or a burnt one: measure the motor"
->
-  <p class="my-2 text-quiet">
-    Isolate, lock and prove dead before touching. Height from the base to the middle of the shaft, feet between hole
-    centres, resistance between two line terminals of the cold winding, currents by clamp meter.
-  </p>
-  <div class="grid gap-3 sm:grid-cols-3">
-    <QuantityField small path="measured.shaftHeight" label="Shaft height" dimension="length" placeholder="7 in" />
-    <QuantityField small path="measured.shaftDiameter" label="Shaft diameter" dimension="length" placeholder="48 mm" />
-    <QuantityField path="measured.speed" label="Speed under load" dimension="speed" />
-    <QuantityField
-      small
-      path="measured.feetAcross"
-      label="Feet, across the shaft"
-      dimension="length"
-      placeholder="11 in"
+{#snippet meaning()}
+  <Group title="What it means here">
+    <Facts of={['plate.']} />
+    <Figures
+      ids={[
+        'plate.connectedVoltage',
+        'plate.connectedCurrent',
+        'plate.windingVoltage',
+        'plate.serviceFactorHere',
+        'plate.currentHere',
+        'plate.torqueHere',
+        'plate.slipHere',
+        'plate.fluxRatio',
+        'plate.scaledVoltage',
+        'plate.scaledPower',
+        'plate.scaledSpeed',
+        'plate.scaledCurrent',
+        'plate.lockedRotorRatio',
+        'plate.lockedRotorLimit',
+        'plate.lockedRotorTorque',
+        'plate.breakdownTorque',
+        'plate.minSpeedVariableTorque',
+        'plate.minSpeedConstantTorque',
+        'plate.shaftHeight',
+        'plate.feetAcross',
+        'plate.feetAlong',
+        'plate.shaftDiameter',
+        'plate.shaftLength',
+      ]}
+      empty="Enter the plate: what it says and what follows from it appears here."
     />
-    <QuantityField
-      small
-      path="measured.feetAlong"
-      label="Feet, along the shaft"
-      dimension="length"
-      placeholder="279 mm"
+  </Group>
+{/snippet}
+{#snippet measuring()}
+  <Group title="No plate, or a burnt one: measure the motor">
+    <p class="my-2 text-quiet">
+      Isolate, lock and prove dead before touching. Height from the base to the middle of the shaft, feet between hole
+      centres, resistance between two line terminals of the cold winding, currents by clamp meter.
+    </p>
+    <div class="grid gap-3 sm:grid-cols-3">
+      <QuantityField small path="measured.shaftHeight" label="Shaft height" dimension="length" placeholder="7 in" />
+      <QuantityField
+        small
+        path="measured.shaftDiameter"
+        label="Shaft diameter"
+        dimension="length"
+        placeholder="48 mm"
+      />
+      <QuantityField path="measured.speed" label="Speed under load" dimension="speed" />
+      <QuantityField
+        small
+        path="measured.feetAcross"
+        label="Feet, across the shaft"
+        dimension="length"
+        placeholder="11 in"
+      />
+      <QuantityField
+        small
+        path="measured.feetAlong"
+        label="Feet, along the shaft"
+        dimension="length"
+        placeholder="279 mm"
+      />
+      <QuantityField path="measured.voltage" label="Voltage while measuring" dimension="voltage" />
+      <QuantityField path="measured.noLoadCurrent" label="No-load current" dimension="current" placeholder="11 A" />
+      <QuantityField path="measured.loadCurrent" label="Load current" dimension="current" placeholder="24 A" />
+      <QuantityField path="measured.windingResistance" label="Winding, line to line" dimension="resistance" />
+    </div>
+    <Facts of={['measured.']} />
+    <Figures
+      ids={['measured.poles', 'measured.ratedPowerByNoLoad', 'measured.ratedPowerByResistance', 'measured.loading']}
+      empty="Nothing measured yet."
     />
-    <QuantityField path="measured.voltage" label="Voltage while measuring" dimension="voltage" />
-    <QuantityField path="measured.noLoadCurrent" label="No-load current" dimension="current" placeholder="11 A" />
-    <QuantityField path="measured.loadCurrent" label="Load current" dimension="current" placeholder="24 A" />
-    <QuantityField path="measured.windingResistance" label="Winding, line to line" dimension="resistance" />
-  </div>
-  <Facts of={['measured.']} />
-  <Figures
-    ids={['measured.poles', 'measured.ratedPowerByNoLoad', 'measured.ratedPowerByResistance', 'measured.loading']}
-    empty="Nothing measured yet."
-  />
-</Fold>
-<Group title="How long it lasted, and what killed it"><FailureHistory /></Group>
-<Group title="Can another motor take its place?"><ReplacementBench /></Group>
+  </Group>
+{/snippet}
+{#snippet failure()}
+  <Group title="How long it lasted, and what killed it"><FailureHistory /></Group>
+{/snippet}
+{#snippet replacement()}
+  <Group title="Can another motor take its place?"><ReplacementBench /></Group>
+{/snippet}
+
+<Pages label="About the motor that is there" {pages} bind:selected={() => inView, (id) => (turned = id)} />
 
 <style>
   @media (min-width: 640px) {

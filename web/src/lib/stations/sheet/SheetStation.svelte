@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Button, Table } from 'flowbite-svelte';
   import Mark from '$lib/ui/Mark.svelte';
+  import Pages from '$lib/ui/Pages.svelte';
   import StartCompare from '$lib/ui/StartCompare.svelte';
   import VerdictList from '$lib/ui/VerdictList.svelte';
   import { useDesk } from '$lib/desk/desk.svelte';
@@ -30,6 +31,14 @@
   const own = $derived(result?.start?.rows.find((r) => r.method === result.subject?.method));
   const sections = ['supply', 'load', 'place', 'speed', 'money', 'start', 'plate', 'measured', 'history'] as const;
 
+  const pages = $derived([
+    { id: 'choice', title: 'Choice and findings', body: choicePage },
+    { id: 'case', title: 'Case', body: casePage },
+    ...(result?.start ? [{ id: 'start', title: 'How it starts', body: startPage }] : []),
+    { id: 'figures', title: 'Figures', body: figuresPage },
+    { id: 'rules', title: 'House rules and cautions', body: rulesPage },
+  ]);
+
   /** The case as typed, one line a field. */
   function lines(value: unknown, path: string): readonly (readonly [string, string])[] {
     if (Array.isArray(value)) return value.flatMap((v: unknown, i) => lines(v, `${path} ${i + 1}`));
@@ -56,6 +65,10 @@
     </p>
   </header>
 
+  <Pages label="The sheet" {pages} />
+</article>
+
+{#snippet choicePage()}
   <h2>Choice</h2>
   {#if result?.choice}
     <p class="text-[1.1rem] font-semibold">{result.choice.motor.name}, {words(result.choice.method)}</p>
@@ -110,7 +123,8 @@
       <p class="screen-only text-[13px] text-quiet">A question is ticked off by giving its field.</p>
     </div>
   {/if}
-
+{/snippet}
+{#snippet casePage()}
   <h2>Case</h2>
   <div class="mb-4 grid gap-x-8 sm:grid-cols-2 print:grid-cols-2">
     {#each sections as section (section)}
@@ -161,7 +175,8 @@
       {/each}
     </ul>
   {/if}
-
+{/snippet}
+{#snippet startPage()}
   {#if result?.start}
     <h2>How it starts</h2>
     <div class="mb-2"><StartCompare paper /></div>
@@ -179,6 +194,8 @@
         .machine.reason ?? 'rated values within 1 %, standstill and breakdown within 5 %.'}
     </p>
   {/if}
+{/snippet}
+{#snippet figuresPage()}
   <h2>Figures</h2>
   {#each groups as [station, list] (station)}
     <h3 class="mt-2 font-medium">{stationNames[station]}</h3>
@@ -199,7 +216,8 @@
       </Table>
     </div>
   {/each}
-
+{/snippet}
+{#snippet rulesPage()}
   <h2 class="mt-4">House rules</h2>
   <Table class="dense mb-4">
     <tbody>
@@ -222,4 +240,4 @@
       >Checked by, date</span
     >
   </p>
-</article>
+{/snippet}

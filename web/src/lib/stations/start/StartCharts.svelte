@@ -92,6 +92,9 @@
   const curveOf = (m: Method) => curves?.methods.find((c) => c.method === m);
   const direct = $derived(curves?.methods.find((c) => c.method === 'direct'));
 
+  /** Where the names of the other methods stand: each at another share of its line, beside the chosen one's. */
+  const aside = (i: number): number => [0.08, 0.34, 0.47, 0.6][i % 4] ?? 0.6;
+
   const bySpeed = $derived.by((): readonly Panel[] => {
     if (!curves) return [];
     const own = curveOf(method);
@@ -109,11 +112,11 @@
             : []),
           ...full.map((f) => ({ ...f, points: pairs(direct?.speed ?? [], direct?.torque ?? []), nameAt: 0.2 })),
           { name: 'load', role: 'load', points: curves.loadSpeed },
-          ...others.map((c) => ({
+          ...others.map((c, i) => ({
             name: named(c.method),
             role: 'faint' as const,
             points: pairs(c.speed, c.torque),
-            nameAt: 'nowhere' as const,
+            nameAt: aside(i),
           })),
         ],
       },
@@ -125,11 +128,11 @@
             ? [{ name: named(method), role: 'main' as const, points: pairs(own.speed, own.current), nameAt: 0.2 }]
             : []),
           ...full.map((f) => ({ ...f, points: pairs(direct?.speed ?? [], direct?.current ?? []), nameAt: 0.2 })),
-          ...others.map((c) => ({
+          ...others.map((c, i) => ({
             name: named(c.method),
             role: 'faint' as const,
             points: pairs(c.speed, c.current),
-            nameAt: 'nowhere' as const,
+            nameAt: aside(i),
           })),
         ],
       },

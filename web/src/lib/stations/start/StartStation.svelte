@@ -8,6 +8,7 @@
   import Group from '$lib/ui/Group.svelte';
   import MachineBench from './MachineBench.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
+  import Pages from '$lib/ui/Pages.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import StartCharts from './StartCharts.svelte';
   import StartCompare from '$lib/ui/StartCompare.svelte';
@@ -29,8 +30,55 @@
   let looked = $state<Method | null>(null);
   const method = $derived(looked ?? chosen ?? start?.recommended?.method ?? null);
   const row = $derived(start?.rows.find((r) => r.method === method));
+  const pages = [
+    { id: 'course', title: 'The start', body: course },
+    { id: 'settings', title: 'Settings', body: settings },
+    { id: 'cycles', title: 'The first cycles', body: cycles },
+    { id: 'machine', title: 'The machine', body: machine },
+  ];
+  let page = $state('course');
   const assumedOf = (id: string): string => desk().figure(id)?.assumed[0]?.why ?? '';
 </script>
+
+{#snippet course()}
+  {#if method && row}
+    <Group title="The start">
+      <StartCharts {row} {method} stay={() => (looked = method)} />
+      <Facts of={['start.']} />
+    </Group>
+  {/if}
+{/snippet}
+{#snippet settings()}
+  {#if method && row}
+    <Group title={`Settings: ${words(method)}`}>
+      {#if pinned !== method}
+        <p class="mb-2 flex flex-wrap items-baseline gap-x-4">
+          <Button class="push" onclick={() => take(method)}>Choose {words(method)}</Button>
+          <span class="text-quiet"
+            >{method === chosen
+              ? 'It stands chosen by itself; chosen by you it stays.'
+              : row.outcome === 'fail'
+                ? 'It will not do as things stand; chosen, it is judged all the same.'
+                : 'Motors are then judged with it alone.'}</span
+          >
+        </p>
+      {/if}
+      <StartSettings {method} settings={row.settings} />
+    </Group>
+  {/if}
+{/snippet}
+{#snippet cycles()}
+  <Group title="The first cycles" note="On demand: what switching does in the first tenths of a second.">
+    <FirstCycles />
+  </Group>
+{/snippet}
+{#snippet machine()}
+  {#if start}
+    <Group title={`The machine: ${start.machine.name}`}>
+      <MachineBench />
+    </Group>
+  {/if}
+{/snippet}
 
 <Group title="The supply">
   <div class="grid gap-3 sm:grid-cols-3">
@@ -107,33 +155,7 @@
   >
     <StartCompare looking={method} look={(m) => (looked = m)} />
   </Group>
-  {#if method && row}
-    <Group title={`Settings: ${words(method)}`}>
-      {#if pinned !== method}
-        <p class="mb-2 flex flex-wrap items-baseline gap-x-4">
-          <Button class="push" onclick={() => take(method)}>Choose {words(method)}</Button>
-          <span class="text-quiet"
-            >{method === chosen
-              ? 'It stands chosen by itself; chosen by you it stays.'
-              : row.outcome === 'fail'
-                ? 'It will not do as things stand; chosen, it is judged all the same.'
-                : 'Motors are then judged with it alone.'}</span
-          >
-        </p>
-      {/if}
-      <StartSettings {method} settings={row.settings} />
-    </Group>
-    <Group title="The start">
-      <StartCharts {row} {method} stay={() => (looked = method)} />
-      <Facts of={['start.']} />
-    </Group>
-  {/if}
-  <Group title="The first cycles" note="On demand: what switching does in the first tenths of a second.">
-    <FirstCycles />
-  </Group>
-  <Group title={`The machine: ${start.machine.name}`}>
-    <MachineBench />
-  </Group>
+  <Pages label="About the start" {pages} bind:selected={page} />
 {:else}
   <Group title="Methods compared">
     <p class="text-quiet">

@@ -1,0 +1,29 @@
+import type { Problem } from '$lib/server/refusal';
+
+/**
+ * What the driver and PostgreSQL call a database that is not there just now: a connection that closed, was refused or
+ * did not come about; a server that shuts down, crashed or still recovers (SQLSTATE 57P01 to 57P03, class 08), or has
+ * no connection left (53300).
+ */
+const codes =
+  /^(CONNECTION_(CLOSED|ENDED|DESTROYED)|CONNECT_TIMEOUT|E(CONNREFUSED|CONNRESET|PIPE)|57P0[123]|08\w{3}|53300)$/;
+
+/** Whether an error says that the database is not there just now, and not that something was wrong with the request. */
+export function isLost(error: unknown): boolean {
+  if (!(error instanceof Error)) return false;
+  const code: unknown = Reflect.get(error, 'code');
+  return (typeof code === 'string' && codes.test(code)) || isLateWrite(error);
+}
+
+/**
+ * The driver's own slip: a write that was queued when its connection died is tried on no socket, outside of any promise
+ * (postgres 3.4.9, `nextWrite`). The query itself is refused elsewhere.
+ */
+export const isLateWrite = (error: unknown): boolean =>
+  error instanceof TypeError && error.message.includes("reading 'write'") && /nextWrite/.test(error.stack ?? '');
+
+export const lostProblem: Problem = {
+  status: 503,
+  title: 'The database is not there just now; try again in a moment',
+};
+export const lostHeaders = { 'retry-after': '2' };
