@@ -85,6 +85,7 @@ test('the changeover is moved in time; the first cycles are simulated on demand'
   await page.keyboard.press('ArrowLeft');
   await expect(page.getByLabel('Changeover after')).toHaveValue('');
   await expect(page.getByLabel('or at a share of speed')).toHaveValue(/^0\.\d+$/);
+  await page.getByRole('tab', { name: 'The first cycles' }).click();
   await page.getByRole('button', { name: 'From star to delta' }).click();
   await expect(page.getByTestId('first-cycles')).toContainText('× the crest of rated current');
   await expect(page.getByTestId('first-cycles')).toContainText('worse wiring');
@@ -95,6 +96,7 @@ test('the changeover is moved in time; the first cycles are simulated on demand'
 test('the machine at any working point, and what cannot be', async ({ page, request }) => {
   const { id } = await ownPosition(request, 'S-5', '05-ge-310.json');
   await openStation(page, id, 'start');
+  await page.getByRole('tab', { name: 'The machine' }).click();
   const operate = page.getByTestId('operate');
   await expect(operate.getByRole('status')).toContainText('shaft 30.0 kW');
   await operate.getByLabel('Torque, % of rated').fill('25');
@@ -119,6 +121,7 @@ test('a stall is told, and the sheet has the comparison with the settings', asyn
   await page.getByLabel('Machine', { exact: true }).selectOption('centrifugal pump');
   await page.keyboard.press('Alt+0');
   const sheet = page.getByTestId('sheet');
+  await sheet.getByRole('tab', { name: 'How it starts' }).click();
   await expect(sheet.getByRole('heading', { name: 'How it starts' })).toBeVisible();
   await expect(sheet.getByTestId('start-compare')).toContainText('Residual voltage when off: live');
   await expect(sheet).toContainText('(assumed: the common kind)');

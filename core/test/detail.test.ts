@@ -79,6 +79,10 @@ describe('cost and drive', () => {
     const slow = saving(undefined, 0.02);
     expect(payback(slow)).toBeGreaterThan(1);
     expect(slow.stations.cost?.key).toBe(`back in about ${Math.round(payback(slow))} years`);
+    // What takes longer than the years it is judged over is not told as a number of them.
+    const never = saving(undefined, 0.002);
+    expect(payback(never)).toBeGreaterThan(10);
+    expect(never.stations.cost?.key).toBe('not back in 10 years');
     expect(saving(4000).stations.cost?.key).toMatch(/^back in [\d.]+ years$/);
   });
   it('only a blower is said again at the drive: a filter has its own line with the cable', () => {

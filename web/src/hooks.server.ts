@@ -5,11 +5,14 @@ import { isLateWrite, isLost, lostHeaders, lostProblem } from '$lib/server/db/lo
 import { lostResponse, problemResponse } from '$lib/server/http/http';
 import { log } from '$lib/server/http/log';
 
-/** The driver throws a late write outside of any promise: that must not end everybody's server. */
+/**
+ * The driver throws a late write outside of any promise, and a transaction that is given up refuses what nobody waits
+ * for any more: neither must end everybody's server. (A rejection nobody caught comes here too.)
+ */
 process.on('uncaughtException', (error) => {
-  if (isLateWrite(error)) {
+  if (isLost(error)) {
     log.warn(error);
-    renew();
+    if (isLateWrite(error)) renew();
     return;
   }
   log.fatal(error);

@@ -13,7 +13,7 @@ import { Workings } from '../law';
 import { softLimit, tap, torqueRatio } from '../physics';
 import { acceptDoubts } from './doubts';
 import { askUnusual } from './unusual';
-import { practiceById, rulesFor } from '../practice';
+import { practiceById, rulesFor, usualYears } from '../practice';
 import { startNeeds, subjectFromPlate, subjectOf, type Needs, type Subject, type Walk } from '../needs';
 import {
   asked,
@@ -117,7 +117,7 @@ export function solveWith(input: Case, shelf: readonly Motor[] = [], told = best
       waived,
       energyPrice: input.money?.energyPrice ?? 0.15,
       currency: input.money?.currency ?? '',
-      years: input.money?.years ?? 10,
+      years: input.money?.years ?? usualYears,
       discountRate: input.money?.discountRate ?? 0.07,
       assumed: assumedFor(walk, speed.assumedHours),
     };
@@ -164,7 +164,7 @@ function assumedFor({ input }: Walk, hours: boolean): string[] {
       : (place.dirt === undefined || place.water === undefined) && 'a clean, dry place',
     hours && '4000 h a year at full flow',
     money?.energyPrice === undefined && 'an energy price of 0.15 per kWh',
-    money?.years === undefined && '10 years',
+    money?.years === undefined && `${usualYears} years`,
     money?.discountRate === undefined && '7 % discount',
   ].filter((x) => typeof x === 'string');
 }

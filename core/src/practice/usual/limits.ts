@@ -7,6 +7,9 @@ export const modernSince = 2015;
 /** A miss of a house rule's limit by no more than this share of it is tight, and passes; a physical limit stays one. */
 export const tight = 0.02;
 
+/** Years over which a purchase is judged where nobody says (common practice). */
+export const usualYears = 10;
+
 /** Whether a value keeps a house rule's upper limit, only just misses it, or does not. */
 export const keeps = (value: number, limit: number): 'well' | 'tight' | 'not' =>
   value <= limit ? 'well' : value <= limit * (1 + tight) ? 'tight' : 'not';

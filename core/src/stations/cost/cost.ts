@@ -13,7 +13,7 @@ import {
   savedMoney,
   speedRatio,
 } from '../../physics';
-import { controlCurves, presentRatio } from '../../practice';
+import { controlCurves, presentRatio, usualYears } from '../../practice';
 import { q, writeNumber } from '../../quantity';
 import { inputOf, type Needs, numberOf, type PlateFacts, type Subject, usualEfficiency, type Walk } from '../../needs';
 
@@ -207,9 +207,11 @@ function money({ input, w }: Walk, subject: Subject): void {
     w.figure('cost.payback', payback, { M: 'cost.investment', dM: 'cost.savedMoney' });
 }
 
-export function costKey({ w }: Walk): string {
+export function costKey({ input, w }: Walk): string {
   const payback = w.figures.get('cost.payback');
   if (payback) {
+    const years = input.money?.years ?? usualYears;
+    if (payback.value > years) return `not back in ${years} year${years === 1 ? '' : 's'}`;
     // Where the price is an invented index, tenths of a year say nothing.
     const rough = payback.assumed.some((a) => a.field === 'money.installedCost');
     if (!rough) return `back in ${payback.text}`;

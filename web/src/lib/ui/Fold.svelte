@@ -1,7 +1,7 @@
 <script lang="ts">
   import ChevronDown from '@lucide/svelte/icons/chevron-down';
   import ChevronRight from '@lucide/svelte/icons/chevron-right';
-  import { AccordionItem } from 'flowbite-svelte';
+  import { Accordion, AccordionItem } from 'flowbite-svelte';
   import type { Snippet } from 'svelte';
   import type { HTMLAttributes } from 'svelte/elements';
 
@@ -23,21 +23,24 @@
   };
 </script>
 
+<!-- In a set of its own, or it would take part in the choosing of whatever tabs or parts stand around it. -->
 <div {...rest} {@attach unfolds}>
-  <AccordionItem
-    bind:open
-    headingTag="div"
-    transitionType="none"
-    class="fold"
-    classes={{ button: 'fold-head', content: 'fold-body', active: 'is-open', inactive: 'is-shut' }}
-  >
-    {#snippet header()}
-      <span class="min-w-0 flex-1 {headClass}"
-        >{#if head}{@render head()}{:else}{title}{/if}</span
-      >
-    {/snippet}
-    {#snippet arrowup()}<ChevronDown size={16} aria-hidden="true" class="shrink-0" />{/snippet}
-    {#snippet arrowdown()}<ChevronRight size={16} aria-hidden="true" class="shrink-0" />{/snippet}
-    {@render children()}
-  </AccordionItem>
+  <Accordion multiple flush>
+    <AccordionItem
+      bind:open
+      headingTag="div"
+      transitionType="none"
+      class="fold"
+      classes={{ button: 'fold-head', content: 'fold-body', active: 'is-open', inactive: 'is-shut' }}
+    >
+      {#snippet header()}
+        <span class="min-w-0 flex-1 {headClass}"
+          >{#if head}{@render head()}{:else}{title}{/if}</span
+        >
+      {/snippet}
+      {#snippet arrowup()}<ChevronDown size={16} aria-hidden="true" class="shrink-0" />{/snippet}
+      {#snippet arrowdown()}<ChevronRight size={16} aria-hidden="true" class="shrink-0" />{/snippet}
+      {@render children()}
+    </AccordionItem>
+  </Accordion>
 </div>

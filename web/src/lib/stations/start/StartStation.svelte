@@ -31,8 +31,7 @@
   const method = $derived(looked ?? chosen ?? start?.recommended?.method ?? null);
   const row = $derived(start?.rows.find((r) => r.method === method));
   const pages = [
-    { id: 'course', title: 'The start', body: course },
-    { id: 'settings', title: 'Settings', body: settings },
+    { id: 'course', title: 'Settings and course', body: course },
     { id: 'cycles', title: 'The first cycles', body: cycles },
     { id: 'machine', title: 'The machine', body: machine },
   ];
@@ -41,14 +40,6 @@
 </script>
 
 {#snippet course()}
-  {#if method && row}
-    <Group title="The start">
-      <StartCharts {row} {method} stay={() => (looked = method)} />
-      <Facts of={['start.']} />
-    </Group>
-  {/if}
-{/snippet}
-{#snippet settings()}
   {#if method && row}
     <Group title={`Settings: ${words(method)}`}>
       {#if pinned !== method}
@@ -64,6 +55,10 @@
         </p>
       {/if}
       <StartSettings {method} settings={row.settings} />
+    </Group>
+    <Group title="The start">
+      <StartCharts {row} {method} stay={() => (looked = method)} />
+      <Facts of={['start.']} />
     </Group>
   {/if}
 {/snippet}

@@ -1,0 +1,31 @@
+import { describe, expect, it } from 'vitest';
+import { isLateWrite, isLost } from '$lib/server/db/lost';
+
+const coded = (code: string): Error => Object.assign(new Error('no'), { code });
+
+describe('a database that is not there', () => {
+  it.each([
+    ...['CONNECTION_CLOSED', 'CONNECTION_ENDED', 'CONNECTION_DESTROYED', 'CONNECT_TIMEOUT', 'ECONNREFUSED'],
+    ...['ECONNRESET', 'EPIPE', '57P01', '57P02', '57P03', '08006', '08001', '53300'],
+  ])('%s is a loss', (code) => expect(isLost(coded(code))).toBe(true));
+
+  it.each(['23505', '22P02', '40001', '57014', 'ENOENT', 'CONNECTION', '0800'])(
+    '%s is something wrong with the request or here',
+    (code) => expect(isLost(coded(code))).toBe(false),
+  );
+
+  it('what is no error, or has no code, is none', () => {
+    expect([undefined, null, 'ECONNREFUSED', { code: 'ECONNREFUSED' }, new Error('x')].some(isLost)).toBe(false);
+  });
+
+  it('the driver’s late write is known by what it says and where it comes from', () => {
+    const late = new TypeError("Cannot read properties of null (reading 'write')");
+    late.stack = `${late.message}\n    at Immediate.nextWrite (connection.js:255:22)`;
+    expect(isLateWrite(late)).toBe(true);
+    expect(isLost(late)).toBe(true);
+    const elsewhere = new TypeError("Cannot read properties of null (reading 'write')");
+    elsewhere.stack = `${elsewhere.message}\n    at respond (server.js:1:1)`;
+    expect(isLateWrite(elsewhere)).toBe(false);
+    expect(isLateWrite(new TypeError('nextWrite'))).toBe(false);
+  });
+});
