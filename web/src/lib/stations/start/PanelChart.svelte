@@ -151,7 +151,7 @@
             width: right - 8,
             overflow: 'break' as const,
           },
-          markPoint: typeof s.nameAt === 'number' ? nameOver(s, s.nameAt, text) : undefined,
+          markPoint: typeof s.nameAt === 'number' ? nameOver(s, s.nameAt, text, of('--quiet')) : undefined,
           markLine:
             k === 0 && marks.length > 0
               ? {
@@ -184,12 +184,19 @@
   }
 
   /** A series' name over its line. */
-  function nameOver(s: PanelSeries, share: number, text: object): object {
+  function nameOver(s: PanelSeries, share: number, text: object, quiet: string): object {
     const at = s.points[Math.round(share * (s.points.length - 1))] ?? [0, 0];
     return {
       silent: true,
       symbolSize: 0,
-      label: { show: true, formatter: s.name, position: 'top', distance: 7, ...text },
+      label: {
+        show: true,
+        formatter: s.name,
+        position: 'top',
+        distance: s.role === 'faint' ? 2 : 7,
+        ...text,
+        ...(s.role === 'faint' && { fontSize: 11.5, color: quiet }),
+      },
       data: [{ coord: [...at], value: s.name }],
     };
   }
