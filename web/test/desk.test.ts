@@ -64,6 +64,16 @@ beforeEach(async () => {
 afterEach(() => vi.unstubAllGlobals());
 
 describe('a desk', () => {
+  it('shows what was saved until the own shelf is here: an answer without it would flip the choice', async () => {
+    const saved = desk.result;
+    await desk.wake();
+    expect(desk.result).toBe(saved);
+    server(200, []);
+    await desk.bringShelf('p1', []);
+    expect(desk.shelf).toBe('there');
+    expect(desk.result).not.toBe(saved);
+    expect(desk.result?.choice).toEqual(saved?.choice);
+  });
   it('starts from the newest revision, saved', () => {
     expect(desk.state).toBe('saved');
     expect(desk.parent).toBe('r1');

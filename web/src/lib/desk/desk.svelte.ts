@@ -50,7 +50,9 @@ export class Desk {
   #store: ReturnType<typeof setTimeout> | undefined;
   readonly #solver = new LatestSolver((answer) => {
     this.errors = answer.errors;
-    if (answer.result) this.result = settled(this.result, answer.result, this.waiting);
+    // What was saved was solved with the shelf: until that is here too, an answer without it would flip the choice.
+    const early = this.shelf === 'coming' && this.state === 'saved' && this.result !== null;
+    if (answer.result && !early) this.result = settled(this.result, answer.result, this.waiting);
     this.answers++;
     if (this.shelf === 'judged next') this.shelf = 'there';
   });
@@ -108,6 +110,7 @@ export class Desk {
       this.message = 'The own shelf could not be fetched: the choice is made among the catalogue.';
     if (!answer.ok || !Array.isArray(answer.value) || answer.value.length === 0) {
       this.shelf = 'there';
+      this.#solver.ask(this.case);
       return;
     }
     await bringShelf(answer.value, own);
