@@ -315,7 +315,7 @@ describe('a working', () => {
     const { source, inputs } = result().figures['load.torque'] ?? {};
     expect(screen.getByTestId('working').textContent).toContain(source?.title);
     const from = Object.values(inputs ?? {}).find((i) => typeof i === 'string');
-    if (typeof from !== 'string') return;
+    if (typeof from !== 'string') throw new Error('made of no other figure');
     const { figureName } = await import('$lib/ui/names');
     await userEvent.click(screen.getAllByRole('button', { name: figureName(from) })[0] as HTMLElement);
     expect(desk.working).toBe(from);

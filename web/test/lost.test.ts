@@ -6,13 +6,20 @@ const coded = (code: string): Error => Object.assign(new Error('no'), { code });
 describe('a database that is not there', () => {
   it.each([
     ...['CONNECTION_CLOSED', 'CONNECTION_ENDED', 'CONNECTION_DESTROYED', 'CONNECT_TIMEOUT', 'ECONNREFUSED'],
-    ...['ECONNRESET', 'EPIPE', '57P01', '57P02', '57P03', '08006', '08001', '53300'],
+    ...['57P01', '57P02', '57P03', '08006', '08001', '53300'],
   ])('%s is a loss', (code) => expect(isLost(coded(code))).toBe(true));
 
   it.each(['23505', '22P02', '40001', '57014', 'ENOENT', 'CONNECTION', '0800'])(
     '%s is something wrong with the request or here',
     (code) => expect(isLost(coded(code))).toBe(false),
   );
+
+  it('a socket to it that breaks is a loss; a sender that breaks off its request is none', () => {
+    for (const code of ['ECONNRESET', 'EPIPE']) {
+      expect(isLost(Object.assign(coded(code), { syscall: 'read' }))).toBe(true);
+      expect(isLost(coded(code))).toBe(false);
+    }
+  });
 
   it('what is no error, or has no code, is none', () => {
     expect([undefined, null, 'ECONNREFUSED', { code: 'ECONNREFUSED' }, new Error('x')].some(isLost)).toBe(false);

@@ -8,11 +8,15 @@ import type { Problem } from '$lib/server/refusal';
 const codes =
   /^(CONNECTION_(CLOSED|ENDED|DESTROYED)|CONNECT_TIMEOUT|E(CONNREFUSED|CONNRESET|PIPE)|57P0[123]|08\w{3}|53300)$/;
 
+const broken = /^E(CONNRESET|PIPE)$/;
+
 /** Whether an error says that the database is not there just now, and not that something was wrong with the request. */
 export function isLost(error: unknown): boolean {
   if (!(error instanceof Error)) return false;
   const code: unknown = Reflect.get(error, 'code');
-  return (typeof code === 'string' && codes.test(code)) || isLateWrite(error);
+  if (typeof code !== 'string' || !codes.test(code)) return isLateWrite(error);
+  // A sender that breaks off its own request is reset too, but by no system call of ours.
+  return !broken.test(code) || 'syscall' in error;
 }
 
 /**
