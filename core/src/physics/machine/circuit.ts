@@ -23,6 +23,59 @@ export interface Circuit {
    */
   readonly strayResistance?: number;
   readonly cage2?: { readonly resistance: number; readonly reactance: number };
+  /** How the leakage reactances give way to current. None where left out: the same at every current. */
+  readonly saturation?: Saturation;
+}
+
+/**
+ * Leakage that saturates: up to `from` A of line current the reactances are whole; beyond, the part `depth` of them
+ * (0 to 1), whose flux crosses iron bridges and tooth tips, carries no more flux than at `from`.
+ */
+export interface Saturation {
+  readonly from: number;
+  readonly depth: number;
+}
+
+/**
+ * What is left of the leakage reactances at a line current of I A, 1 or less: the part through iron goes with the
+ * fundamental of a sine cut off at `from`. Source: describing function of a saturating element, any textbook of
+ * control; for leakage e.g. Lipo and Consoli, Modeling and simulation of induction motors with saturable leakage
+ * reactances, 1984 (from memory).
+ */
+export function leakageLeft({ from, depth }: Saturation, I: number): number {
+  if (!(I > from)) return 1;
+  const r = from / I;
+  return 1 - depth * (1 - (2 / Math.PI) * (Math.asin(r) + r * Math.sqrt(1 - r * r)));
+}
+
+/**
+ * How leakage gives way above the locked-rotor current where a circuit says nothing of it: a third of it through
+ * iron. Common practice, from memory: first crests lie some tenth above those of constant leakage.
+ */
+export const usualDepthBeyond = 0.3;
+
+/** How the leakage of a circuit gives way, crests beyond the locked-rotor current included. */
+export const saturationOf = (c: Circuit): Saturation =>
+  c.saturation ?? { from: currentAt(c, c.voltage, c.frequency, 1), depth: usualDepthBeyond };
+
+/**
+ * The share of leakage reactance at which the machine settles: `currentWith` gives the line current in A for a share,
+ * which a smaller one makes larger. By secants, to 1e-12; the mapping contracts, so a step that leaves 0 to 1 falls
+ * back to the plain one.
+ */
+export function settledLeakage(saturation: Saturation, currentWith: (share: number) => number): number {
+  let a = 1;
+  let fa = leakageLeft(saturation, currentWith(1)) - 1;
+  if (fa === 0) return 1;
+  let b = 1 + fa;
+  for (let i = 0; i < 40; i++) {
+    const fb = leakageLeft(saturation, currentWith(b)) - b;
+    if (Math.abs(fb) < 1e-12 || fb === fa) return b;
+    const secant = b - (fb * (b - a)) / (fb - fa);
+    [a, fa] = [b, fb];
+    b = secant > 0 && secant <= 1 ? secant : b + fb;
+  }
+  return b;
 }
 
 /** Where a circuit's answers are written: indices of `solveAt`'s output. */
@@ -77,20 +130,20 @@ export function prepare(c: Circuit, f: number, p: Float64Array): void {
  * series resistance and
  * reactance per phase in Ω, and air-gap and core watts for each A² of line current. Exact, and linear in voltage, so
  * whatever stands in
- * series adds to it. Allocates nothing; s of any sign.
+ * series adds to it. Allocates nothing; s of any sign. `left`: share of the leakage reactances that saturation leaves.
  */
-export function seenBy(p: Float64Array, s: number, out: Float64Array): void {
+export function seenBy(p: Float64Array, s: number, out: Float64Array, left = 1): void {
   const slip = Math.abs(s) < leastSlip ? leastSlip : s;
   // Rotor admittance: cages in parallel, each R/s + jX.
   let r = (p[2] ?? 0) / slip;
-  let x = p[3] ?? 0;
+  let x = (p[3] ?? 0) * left;
   let d = r * r + x * x;
   let g2 = r / d;
   let b2 = -x / d;
   const second = p[4] ?? Infinity;
   if (second < Infinity) {
     r = second / slip;
-    x = p[5] ?? 0;
+    x = (p[5] ?? 0) * left;
     d = r * r + x * x;
     g2 += r / d;
     b2 -= x / d;
@@ -100,18 +153,40 @@ export function seenBy(p: Float64Array, s: number, out: Float64Array): void {
   const b = b2 + (p[7] ?? 0);
   const yy = g * g + b * b;
   out[seen.resistance] = (p[0] ?? 0) + g / yy;
-  out[seen.reactance] = (p[1] ?? 0) - b / yy;
+  out[seen.reactance] = (p[1] ?? 0) * left - b / yy;
   out[seen.airGap] = (3 * g2) / yy;
   out[seen.core] = (3 * gc) / yy;
 }
 
 const prepared = new Float64Array(preparedLength);
 
-/** The same of a circuit at frequency f, above zero. */
+/** The same of a circuit at frequency f, above zero, its leakage whole: for currents that do not saturate it. */
 export function seenAt(c: Circuit, f: number, s: number, out: Float64Array): void {
   prepare(c, f, prepared);
   seenBy(prepared, s, out);
 }
+
+/** The same fed with line voltage U, the leakage as the current that then flows leaves it. */
+export function seenFed(c: Circuit, U: number, f: number, s: number, out: Float64Array): void {
+  prepare(c, f, prepared);
+  seenSettled(prepared, c.saturation, U / Math.sqrt(3), s, out);
+}
+
+/** From a prepared circuit and the voltage of a phase. */
+function seenSettled(p: Float64Array, saturation: Saturation | undefined, phase: number, s: number, out: Float64Array) {
+  seenBy(p, s, out);
+  if (!saturation || phase / impedance(out) <= saturation.from) return;
+  settledLeakage(saturation, (left) => {
+    seenBy(p, s, out, left);
+    return phase / impedance(out);
+  });
+}
+
+const impedance = (out: Float64Array): number => {
+  const r = out[seen.resistance] ?? 0;
+  const x = out[seen.reactance] ?? 0;
+  return Math.sqrt(r * r + x * x);
+};
 
 /** Friction and windage in W at n r/min: with the cube of speed. */
 export const frictionAt = (c: Circuit, n: number): number => {
@@ -129,10 +204,9 @@ const view = new Float64Array(seenLength);
  * s of any sign, f above zero.
  */
 export function solveAt(c: Circuit, U: number, f: number, s: number, out: Float64Array): void {
-  seenAt(c, f, s, view);
+  seenFed(c, U, f, s, view);
   const zr = view[seen.resistance] ?? 0;
-  const zx = view[seen.reactance] ?? 0;
-  const z = Math.sqrt(zr * zr + zx * zx);
+  const z = impedance(view);
   const current = U / (Math.sqrt(3) * z);
   const square = current * current;
   const airGap = square * (view[seen.airGap] ?? 0);
@@ -174,9 +248,9 @@ const golden = (Math.sqrt(5) - 1) / 2;
 /** Slips of the search for breakdown, from 0.0003 to 1 on a logarithmic scale. */
 const ladder = Float64Array.from({ length: 33 }, (_, i) => 10 ** (-3.5 + (3.5 * i) / 32));
 
-/** Air-gap watts at slip s of a prepared circuit for one volt of phase, squared. */
-function gapPerVolt(p: Float64Array, s: number): number {
-  seenBy(p, s, view);
+/** Air-gap watts at slip s of a prepared circuit for one volt of phase, squared, at a phase voltage. */
+function gapPerVolt(p: Float64Array, saturation: Saturation | undefined, phase: number, s: number): number {
+  seenSettled(p, saturation, phase, s, view);
   const zr = view[seen.resistance] ?? 0;
   const zx = view[seen.reactance] ?? 0;
   return (view[seen.airGap] ?? 0) / (zr * zr + zx * zx);
@@ -197,10 +271,11 @@ export function breakdown(
   within = 1e-7,
 ): { readonly torque: number; readonly slip: number } {
   prepare(c, f, searched);
+  const gap = (s: number): number => gapPerVolt(searched, c.saturation, U / Math.sqrt(3), s);
   let best = 0;
   let most = -Infinity;
   for (let i = 0; i < ladder.length; i++) {
-    const t = gapPerVolt(searched, ladder[i] ?? 1);
+    const t = gap(ladder[i] ?? 1);
     if (t > most) {
       best = i;
       most = t;
@@ -210,25 +285,25 @@ export function breakdown(
   let high = Math.log(ladder[best + 1] ?? 1);
   let a = high - golden * (high - low);
   let b = low + golden * (high - low);
-  let ta = gapPerVolt(searched, Math.exp(a));
-  let tb = gapPerVolt(searched, Math.exp(b));
+  let ta = gap(Math.exp(a));
+  let tb = gap(Math.exp(b));
   while (high - low > within) {
     if (ta > tb) {
       high = b;
       b = a;
       tb = ta;
       a = high - golden * (high - low);
-      ta = gapPerVolt(searched, Math.exp(a));
+      ta = gap(Math.exp(a));
     } else {
       low = a;
       a = b;
       ta = tb;
       b = low + golden * (high - low);
-      tb = gapPerVolt(searched, Math.exp(b));
+      tb = gap(Math.exp(b));
     }
   }
   const slip = Math.exp((low + high) / 2);
-  return { torque: (U * U * gapPerVolt(searched, slip) * c.poles) / (12 * Math.PI * f), slip };
+  return { torque: (U * U * gap(slip) * c.poles) / (12 * Math.PI * f), slip };
 }
 
 /**

@@ -1,4 +1,4 @@
-import { breakdown, currentAt, solveAt, torqueAt, answerLength, at, type Circuit } from './circuit';
+import { breakdown, currentAt, leakageLeft, solveAt, torqueAt, answerLength, at, type Circuit } from './circuit';
 
 /**
  * What plates and lists say of a motor in one connection: W, V line to line, A, r/min, torques ÷ rated torque.
@@ -45,6 +45,8 @@ export interface Fitted {
 /** Rated values are met within this share, those of standstill and breakdown within `startWithin`. */
 export const ratedWithin = 0.01;
 export const startWithin = 0.05;
+/** One cage, or a depth of saturation, is enough that comes this near. */
+const closely = startWithin / 5;
 
 /**
  * Shares of what is left of the losses after the rotor's: common practice for cage motors of 1 to 500 hp (stator
@@ -70,7 +72,17 @@ const statorShare = (design: string | undefined): number => {
   }
 };
 
-type Mutable<T> = { -readonly [K in keyof T]: T[K] | (K extends 'cage2' ? undefined : never) };
+/**
+ * Leakage begins to give way at this many times rated current, and the deepest that usual cages do, closed slots
+ * among them: with it a motor of seven times its current standing keeps some 60 % of its leakage. Common practice,
+ * from memory.
+ */
+export const saturationFrom = 2.5;
+export const deepestSaturation = 0.7;
+/** The depth is searched to about this. */
+const depthSteps = 4;
+
+type Mutable<T> = { -readonly [K in keyof T]: T[K] | (K extends 'cage2' | 'saturation' ? undefined : never) };
 
 /**
  * Unknowns, as logarithms: standstill leakage in Ω, what the rotor's resistance gains from crawl to high frequency,
@@ -87,17 +99,52 @@ type Unknowns = readonly [leakage: number, gain: number, pace: number];
  * form), is
  * found by damped least squares (Levenberg and Marquardt) on locked-rotor current, locked-rotor torque and breakdown
  * torque. One cage
- * is kept where it meets them. Errors: `reason` says which value is not met and why; never throws for positive data
- * with speed below
- * synchronous. Source: equivalent circuit, any textbook; double cage, e.g. Boldea and Nasar, The Induction Machine
- * Handbook (from memory).
+ * is kept where it meets them. Where breakdown torque asks for more leakage than locked-rotor current leaves, the
+ * leakage saturates, as little as meets both. Errors: `reason` says which value is not met and why; never throws for
+ * positive data with speed below synchronous. Source: equivalent circuit, any textbook; double cage, e.g. Boldea and
+ * Nasar, The Induction Machine Handbook (from memory).
  */
 export function fitCircuit(d: MachineData): Fitted {
   const fitter = new Fitter(d);
-  const circuit = fitter.oneCage() ?? fitter.twoCages();
-  const met = fitter.meet(circuit);
-  return { circuit, met, reason: fitter.reason(met, circuit) };
+  const one = fitter.oneCage();
+  const fitted = one ? fitter.met(one) : fitter.twoCages();
+  return lacking(fitted.met) > startWithin ? saturatedFit(d, fitted) : fitted;
 }
+
+interface CageFit extends Fitted {
+  readonly unknowns: Unknowns;
+}
+
+/**
+ * By how much breakdown torque lies over or locked-rotor current under what is wanted: what leakage that gives way
+ * mends.
+ */
+const lacking = (met: readonly Met[]): number =>
+  Math.max(
+    ...met.map((m) =>
+      m.what === 'breakdownTorque' ? deviation(m) : m.what === 'lockedRotorCurrent' ? -deviation(m) : 0,
+    ),
+  );
+
+/**
+ * The circuit with the shallowest saturation that meets the data closely, by halving; the nearest where the deepest
+ * does not either. Each search begins where the last one ended.
+ */
+function saturatedFit(d: MachineData, without: Fitted): Fitted {
+  let best = new Fitter(d, deepestSaturation).twoCages();
+  if (lacking(best.met) > closely) return worst(best) < worst(without) ? best : without;
+  let low = 0;
+  let high = deepestSaturation;
+  for (let i = 0; i < depthSteps; i++) {
+    const middle = (low + high) / 2;
+    const found = new Fitter(d, middle).twoCages(best.unknowns);
+    if (lacking(found.met) > closely) low = middle;
+    else [best, high] = [found, middle];
+  }
+  return best;
+}
+
+const worst = (f: Fitted): number => Math.max(...f.met.map((m) => Math.abs(deviation(m))));
 
 /** Relative deviation of what a circuit gives. */
 export const deviation = (m: Met): number => m.got / m.wanted - 1;
@@ -136,7 +183,10 @@ class Fitter {
   missed = 0;
   readonly out = new Float64Array(answerLength);
 
-  constructor(readonly d: MachineData) {
+  constructor(
+    readonly d: MachineData,
+    depth = 0,
+  ) {
     this.synchronous = (120 * d.frequency) / d.poles;
     this.slip = 1 - d.speed / this.synchronous;
     this.phase = d.voltage / Math.sqrt(3);
@@ -180,6 +230,7 @@ class Fitter {
       frictionLoss: this.losses.friction,
       ratedSpeed: d.speed,
       cage2: undefined,
+      saturation: depth > 0 ? { from: saturationFrom * d.current, depth } : undefined,
     };
   }
 
@@ -248,7 +299,9 @@ class Fitter {
   startLeakage(): number {
     const z = this.phase / this.d.lockedRotorCurrent;
     const r = this.wantedResistance + this.scratch.statorResistance + (this.scratch.strayResistance ?? 0);
-    return Math.sqrt(Math.max(0.1 * z * z, z * z - r * r));
+    const { saturation } = this.scratch;
+    const left = saturation ? leakageLeft(saturation, this.d.lockedRotorCurrent) : 1;
+    return Math.sqrt(Math.max(0.1 * z * z, z * z - r * r)) / left;
   }
 
   /** One cage whose leakage gives the locked-rotor current; undefined where torque or breakdown are then not met. */
@@ -260,15 +313,16 @@ class Fitter {
       leakage *= Math.exp(r[0] ?? 0);
       if (Math.abs(r[0] ?? 0) < 1e-6) break;
     }
-    if (Math.max(...r.map(Math.abs)) > startWithin / 5) return undefined;
+    if (Math.max(...r.map(Math.abs)) > closely) return undefined;
     return snapshot(this.build([leakage, 0, 1]));
   }
 
   /**
    * Two cages. More than one pair of them may meet the data; the one whose breakdown stands nearer synchronism is
-   * taken, as usual cages have it.
+   * taken, as usual cages have it. `near`: where to search from, in place of the usual starts.
    */
-  twoCages(): Circuit {
+  twoCages(near?: Unknowns): CageFit {
+    if (near) return this.found(descend((u, r) => this.residuals(u, r), near).u);
     const running = this.slip * (this.phase / this.d.current);
     let best: { readonly u: Unknowns; readonly error: number } | undefined;
     let bestSlip = Infinity;
@@ -284,7 +338,16 @@ class Fitter {
       }
       if (met && slip < usualBreakdownSlip) break;
     }
-    return snapshot(this.build(best?.u ?? [1, 0, 1]));
+    return this.found(best?.u ?? [1, 0, 1]);
+  }
+
+  found(unknowns: Unknowns): CageFit {
+    return { ...this.met(snapshot(this.build(unknowns))), unknowns };
+  }
+
+  met(circuit: Circuit): Fitted {
+    const met = this.meet(circuit);
+    return { circuit, met, reason: this.reason(met, circuit) };
   }
 
   meet(c: Circuit): Met[] {
@@ -342,7 +405,10 @@ class Fitter {
         `Its locked-rotor torque with its locked-rotor current asks for less rotor resistance ` +
         `standing than running, which no cage has. Nearest: ${nearest}.`
       );
-    return `No cage gives this current, this locked-rotor and this breakdown torque together. Nearest: ${nearest}.`;
+    return (
+      `No cage gives this current, this locked-rotor and this breakdown torque together, nor with leakage that ` +
+      `saturates. Nearest: ${nearest}.`
+    );
   }
 }
 

@@ -1,4 +1,4 @@
-import { frictionAt, seen, seenAt, seenLength, type Circuit } from '../machine/circuit';
+import { frictionAt, seen, seenAt, seenFed, seenLength, type Circuit } from '../machine/circuit';
 import type { Feed } from '../supply/network';
 import { startTorqueAt, type Run, type RunEvent, type StartLoad } from './run';
 import { arrived, columnsOf, longest } from './runup';
@@ -209,7 +209,7 @@ export function runOnDrive(spec: DriveSpec): Run {
   const events: RunEvent[] = [];
   const energy = { input: 0, stator: 0, rotor: 0, core: 0, friction: 0, load: 0, kinetic: 0 };
   const view = new Float64Array(seenLength);
-  seenAt(circuit, circuit.frequency, 1, view);
+  seenFed(circuit, circuit.voltage, circuit.frequency, 1, view);
   const locked = circuit.voltage / rootThree / Math.hypot(view[seen.resistance] ?? 1, view[seen.reactance] ?? 1);
   const permitted = locked * locked * spec.stallTime;
   const permittedRotor = locked * locked * (view[seen.airGap] ?? 1) * spec.stallTime;

@@ -1,4 +1,4 @@
-import { seen, seenAt, seenLength, type Circuit } from '../machine/circuit';
+import { seen, seenFed, seenLength, type Circuit } from '../machine/circuit';
 import { onLine, type Hookup } from '../supply/network';
 import type { Plan } from './run';
 
@@ -18,10 +18,13 @@ export function reducedHookup(c: Circuit, f: number, plan: Plan): Hookup {
   }
 }
 
-/** Ω a phase in series that leave a share of a stiff line's voltage to the motor at standstill. */
+/**
+ * Ω a phase in series that leave a share of a stiff line's voltage to the motor at standstill: of its rated voltage, in
+ * proportion to the frequency.
+ */
 export function seriesFor(c: Circuit, f: number, share: number, element: 'reactor' | 'resistor'): number {
   const view = new Float64Array(seenLength);
-  seenAt(c, f, 1, view);
+  seenFed(c, (share * c.voltage * f) / c.frequency, f, 1, view);
   const r = view[seen.resistance] ?? 0;
   const x = view[seen.reactance] ?? 0;
   const z2 = (r * r + x * x) / (share * share);

@@ -1,4 +1,4 @@
-import { frictionAt, type Circuit } from '../machine/circuit';
+import { frictionAt, leakageLeft, saturationOf, type Circuit, type Saturation } from '../machine/circuit';
 import type { Feed } from '../supply/network';
 import { startTorqueAt, type StartLoad } from './run';
 
@@ -48,26 +48,31 @@ const third = (2 * Math.PI) / 3;
 /**
  * The first cycles by the two-axis model in the stator's frame: flux linkages of the stator and one or two cages,
  * speed among the unknowns.
- * Fluxes obey dψ_s/dt = v − R_s i_s and dψ_k/dt = −R_k i_k + j ω_r ψ_k; torque is ³⁄₂ p (ψ_m × i_s). Iron loss and
- * saturation are left out: saturated
- * leakage makes real first peaks higher. Fixed steps (Runge and Kutta's fourth order) of a 256th cycle, finer where a
- * cage's leakage asks for
- * it. Source: Krause, Wasynczuk and Sudhoff, Analysis of Electric Machinery, chapter 4 (from memory).
+ * Fluxes obey dψ_s/dt = v − R_s i_s and dψ_k/dt = −R_k i_k + j ω_r ψ_k; torque is ³⁄₂ p (ψ_m × i_s). Leakage
+ * gives way to the length of the stator's current vector (`saturationOf`). Iron loss is left out. Fixed steps (Runge
+ * and Kutta's fourth order) of a 256th cycle, finer where a cage's leakage asks for it. Source: Krause, Wasynczuk and
+ * Sudhoff, Analysis of Electric Machinery, chapter 4 (from memory).
  */
 export function firstCycles(spec: TransientSpec): Transient {
   return new TwoAxis(spec).run();
 }
 
 class TwoAxis {
-  readonly #ls: number;
-  readonly #l1: number;
-  readonly #l2: number;
+  /** Leakages in H: the path's to the motor, and as saturation leaves them the stator's with it and the cages'. */
+  readonly #path: number;
+  readonly #whole: { readonly ls: number; readonly l1: number; readonly l2: number };
+  readonly #saturation: Saturation;
+  readonly #magnetising: number;
+  #left = 1;
+  #ls = 0;
+  #l1 = 0;
+  #l2 = 0;
   readonly #rs: number;
   readonly #r1: number;
   readonly #r2: number;
   /** 1 ÷ (1/Lm + 1/L1 + 1/L2), with the stator's leakage and without. */
-  readonly #air: number;
-  readonly #airOpen: number;
+  #air = 0;
+  #airOpen = 0;
   readonly #pairs: number;
   readonly #omega: number;
   readonly #y = new Float64Array(7);
@@ -90,27 +95,30 @@ class TwoAxis {
     const base = 2 * Math.PI * c.frequency;
     const hz = 2 * Math.PI * feed.frequency;
     const henry = (x: number): number => Math.max(x, leastReactance * c.magnetisingReactance) / base;
-    this.#ls = henry(c.statorReactance) + (feed.reactance + feed.cable.reactance) / hz;
+    this.#path = (feed.reactance + feed.cable.reactance) / hz;
+    this.#whole = {
+      ls: henry(c.statorReactance),
+      l1: henry(c.rotorReactance),
+      l2: c.cage2 ? henry(c.cage2.reactance) : Infinity,
+    };
+    this.#saturation = saturationOf(c);
+    this.#magnetising = base / c.magnetisingReactance;
     this.#rs = c.statorResistance + (c.strayResistance ?? 0) + feed.resistance + feed.cable.resistance;
-    this.#l1 = henry(c.rotorReactance);
     this.#r1 = c.rotorResistance;
-    this.#l2 = c.cage2 ? henry(c.cage2.reactance) : Infinity;
     this.#r2 = c.cage2?.resistance ?? 0;
-    const m = base / c.magnetisingReactance + 1 / this.#l1 + (c.cage2 ? 1 / this.#l2 : 0);
-    this.#air = 1 / (m + 1 / this.#ls);
-    this.#airOpen = 1 / m;
+    this.#leave(1);
     this.#pairs = c.poles / 2;
     this.#omega = hz;
   }
 
   run(): Transient {
     const { spec } = this;
-    const { switching, feed, circuit } = spec;
+    const { switching, feed } = spec;
     const full = (Math.SQRT2 * feed.voltage) / Math.sqrt(3);
     const cycle = 1 / feed.frequency;
     const fastest = Math.min(
       this.#l1 / Math.max(this.#r1, 1e-9),
-      circuit.cage2 ? this.#l2 / Math.max(this.#r2, 1e-9) : Infinity,
+      this.#l2 / Math.max(this.#r2, 1e-9),
       this.#ls / Math.max(this.#rs, 1e-9),
     );
     const h = Math.min(cycle / 256, 0.5 * fastest);
@@ -167,6 +175,18 @@ class TwoAxis {
     };
   }
 
+  /** Leakage as a share of the whole, from now on. */
+  #leave(left: number): void {
+    const { ls, l1, l2 } = this.#whole;
+    this.#left = left;
+    this.#ls = ls * left + this.#path;
+    this.#l1 = l1 * left;
+    this.#l2 = l2 * left;
+    const m = this.#magnetising + 1 / this.#l1 + 1 / this.#l2;
+    this.#air = 1 / (m + 1 / this.#ls);
+    this.#airOpen = 1 / m;
+  }
+
   #phases(): readonly [number, number, number] {
     const [r, i] = [this.#ir, this.#ii];
     return [r, r * Math.cos(third) + i * Math.sin(third), r * Math.cos(third) - i * Math.sin(third)];
@@ -198,6 +218,8 @@ class TwoAxis {
     const [s0, s1, a0, a1, c0, c1] = [y[0] ?? 0, y[1] ?? 0, y[2] ?? 0, y[3] ?? 0, y[4] ?? 0, y[5] ?? 0];
     const w = y[6] ?? 0;
     const double = this.#l2 !== Infinity;
+    if (this.#open) this.#leave(1);
+    else this.#settle(s0, s1, a0, a1, c0, c1);
     let mr = a0 / this.#l1 + (double ? c0 / this.#l2 : 0);
     let mi = a1 / this.#l1 + (double ? c1 / this.#l2 : 0);
     if (this.#open) {
@@ -225,6 +247,19 @@ class TwoAxis {
     const n = (Math.max(0, w) * 30) / Math.PI;
     const net = this.#torque - startTorqueAt(spec.load, n) - (w > 1e-6 ? frictionAt(spec.circuit, n) / w : 0);
     dy[6] = !moves || (w <= 0 && net < 0) ? 0 : net / spec.inertia;
+  }
+
+  /** The share of leakage that the stator's current leaves which these flux linkages drive through it. */
+  #settle(s0: number, s1: number, a0: number, a1: number, c0: number, c1: number): void {
+    for (let i = 0; i < 50; i++) {
+      const air = this.#air;
+      const mr = air * (a0 / this.#l1 + c0 / this.#l2 + s0 / this.#ls);
+      const mi = air * (a1 / this.#l1 + c1 / this.#l2 + s1 / this.#ls);
+      const left = leakageLeft(this.#saturation, Math.hypot(s0 - mr, s1 - mi) / this.#ls / Math.SQRT2);
+      const off = left - this.#left;
+      if (Math.abs(off) < 1e-12) return;
+      this.#leave(left);
+    }
   }
 
   #step(h: number, moves: boolean): void {

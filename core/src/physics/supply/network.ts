@@ -1,4 +1,13 @@
-import { prepare, preparedLength, seen, seenBy, seenLength, type Circuit } from '../machine/circuit';
+import {
+  prepare,
+  preparedLength,
+  seen,
+  seenBy,
+  seenLength,
+  settledLeakage,
+  type Circuit,
+  type Saturation,
+} from '../machine/circuit';
 
 /**
  * What feeds a start. V between lines before switching on, Hz, Ω a phase. A generator is its electromotive force
@@ -60,8 +69,8 @@ const rootThree = Math.sqrt(3);
 const view = new Float64Array(seenLength);
 
 /**
- * Source, starter, cable and motor in series at one speed, solved exactly: everything is linear in voltage. A soft
- * starter is
+ * Source, starter, cable and motor in series at one speed, solved exactly: everything is linear in voltage, but for
+ * leakage that saturates, which is settled with the current. A soft starter is
  * the series reactance that brings voltage, current or torque to what it is set to, so power is kept and current lags,
  * as phase control makes it
  * (fundamental only). Allocates nothing.
@@ -72,6 +81,7 @@ export class Network {
   /** N·m for each W in the air gap, Ω a phase of the stator. */
   readonly #perWatt: number;
   readonly #stator: number;
+  readonly #saturation: Saturation | undefined;
 
   constructor(
     circuit: Circuit,
@@ -81,6 +91,7 @@ export class Network {
     this.#synchronous = (120 * feed.frequency) / circuit.poles;
     this.#perWatt = circuit.poles / (4 * Math.PI * feed.frequency);
     this.#stator = circuit.statorResistance + (circuit.strayResistance ?? 0);
+    this.#saturation = circuit.saturation;
   }
 
   /**
@@ -95,13 +106,34 @@ export class Network {
     reactance: number,
     out: Float64Array,
   ): void {
-    const { feed } = this;
     if (stage.open) {
       out.fill(0);
       out[grid.bus] = emf;
       return;
     }
-    seenBy(this.#prepared, 1 - n / this.#synchronous, view);
+    this.#solveWith(1, n, stage, control, emf, reactance, out);
+    const saturation = this.#saturation;
+    if (!saturation) return;
+    // A winding in star carries the line's current, in delta 1/√3 of it: what saturates is the winding.
+    const winding = Math.sqrt(stage.impedance);
+    if ((out[grid.motor] ?? 0) * winding <= saturation.from) return;
+    settledLeakage(saturation, (left) => {
+      this.#solveWith(left, n, stage, control, emf, reactance, out);
+      return (out[grid.motor] ?? 0) * winding;
+    });
+  }
+
+  #solveWith(
+    left: number,
+    n: number,
+    stage: Hookup,
+    control: Control | undefined,
+    emf: number,
+    reactance: number,
+    out: Float64Array,
+  ): void {
+    const { feed } = this;
+    seenBy(this.#prepared, 1 - n / this.#synchronous, view, left);
     const k2 = stage.impedance / (stage.tap * stage.tap);
     const mr = (view[seen.resistance] ?? 0) * k2;
     const mx = (view[seen.reactance] ?? 0) * k2;

@@ -3,7 +3,9 @@ import { model } from '../../contract';
 import { field, prescribed, type Given } from '../../law';
 import {
   circuitLaws,
+  currentAt,
   deviation,
+  leakageLeft,
   lossShares,
   pointAt,
   pointForTorque,
@@ -107,6 +109,16 @@ export function machineView(
             parameter('X3', 'second cage’s leakage', ohm(c.cage2.reactance)),
           ]
         : []),
+      ...(c.saturation
+        ? [
+            parameter(
+              'X(I)',
+              'leakage left at locked-rotor current',
+              `${Math.round(100 * leakageLeft(c.saturation, currentAt(c, c.voltage, c.frequency, 1)))} % ` +
+                `(whole up to ${writeQuantity(c.saturation.from, 'A')})`,
+            ),
+          ]
+        : []),
       parameter('Xm', 'magnetising reactance', ohm(c.magnetisingReactance)),
       parameter('Pc', 'core loss at rated voltage', writeQuantity(c.coreLoss, 'W', 'si')),
       parameter('Pf', 'friction and windage', writeQuantity(c.frictionLoss, 'W', 'si')),
@@ -122,6 +134,9 @@ export function machineView(
       ...assumed,
       ...(fitted
         ? [`losses beside the rotor’s shared ${shareText} (common practice), for nobody measured them apart`]
+        : []),
+      ...(c.saturation
+        ? ['leakage that saturates: breakdown torque and locked-rotor current ask for it, nobody measured it']
         : []),
     ],
     partLoad: [0.25, 0.5, 0.75, 1, 1.25].flatMap((load) => {

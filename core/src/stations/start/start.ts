@@ -2,13 +2,15 @@ import type { Case, StartCurves, StartView } from '../../case';
 import { methods, model, type Method } from '../../contract';
 import { field, prescribed, type Given } from '../../law';
 import {
+  crestRise,
   firstPeak,
   largestMotor,
   lockedRotorImpedance,
   lockedRotorTorque,
   runLaws,
   seen,
-  seenAt,
+  saturationOf,
+  seenFed,
   seenLength,
   torqueFromPower,
   type Run,
@@ -196,24 +198,33 @@ function tellRun(
     w.figure(`start.${method}.thermalUse`, laws.thermalUse, { J: 'start.inertia', t_E: 'start.stallTime' });
   // Behind phase control or a drive the current rises without an offset.
   const controlled = method === 'soft-starter' || method === 'drive';
+  const path = controlled ? undefined : standingPath(bench);
   w.figure(`start.${method}.firstPeak`, firstPeak, {
     I: `start.${method}.peakCurrent`,
     r: prescribed(
-      q(controlled ? 3 : pathRatio(bench), '1'),
-      controlled
-        ? model('No offset', 'current is let in gradually')
-        : model('R/X of source, cable and machine at standstill'),
+      q(path?.ratio ?? 3, '1'),
+      path
+        ? model('R/X of source, cable and machine at standstill')
+        : model('No offset', 'current is let in gradually'),
+    ),
+    k: prescribed(
+      q(path ? crestRise(saturationOf(bench.circuit), run.peakMotor, path.ratio, path.leakage) : 1, '1'),
+      model(
+        'Leakage that gives way beyond the locked-rotor current',
+        bench.circuit.saturation ? 'as its data ask for' : 'a third of it through iron (common practice, from memory)',
+      ),
     ),
   });
 }
 
-/** R ÷ X of the whole path at standstill. */
-function pathRatio(bench: StartCase): number {
+/** The whole path at standstill: R ÷ X, and how much of X is the machine's leakage. */
+function standingPath({ circuit, feed }: StartCase): { readonly ratio: number; readonly leakage: number } {
   const view = new Float64Array(seenLength);
-  seenAt(bench.circuit, bench.feed.frequency, 1, view);
-  const r = (view[seen.resistance] ?? 0) + bench.feed.cable.resistance;
-  const x = (view[seen.reactance] ?? 0) + bench.feed.cable.reactance + bench.feed.reactance;
-  return r / x;
+  seenFed(circuit, feed.voltage, feed.frequency, 1, view);
+  const r = (view[seen.resistance] ?? 0) + feed.cable.resistance;
+  const machine = view[seen.reactance] ?? 0;
+  const x = machine + feed.cable.reactance + feed.reactance;
+  return { ratio: r / x, leakage: machine / x };
 }
 
 /** Findings of the subject's own method; a direct start the supply does not bear is told besides. */

@@ -64,7 +64,8 @@
       summary={view.caution}
     />
     <p class="mt-1 text-[13px] text-quiet">
-      Two-axis model without saturation: real first crests are higher, for the leakage paths saturate.
+      Two-axis model; leakage gives way to the current, beyond the locked-rotor current by a usual third where the
+      motor’s data do not tell.
     </p>
   </div>
 {/if}
