@@ -204,6 +204,11 @@ describe('a load near the top of its uncertainty', () => {
     );
     expect(uncertain(0.1, '17.5 hp')).toEqual([]);
   });
+  it('the old motor’s rating held against itself is not uncertain', () => {
+    const kept = solved({ ...base, load: undefined, plate, motor: { existing: true } });
+    expect(kept.findings.map((f) => f.id)).toContain('load.from-plate');
+    expect(kept.findings.map((f) => f.id)).not.toContain('choice.uncertain-load');
+  });
 });
 
 describe('the replacement’s speed', () => {

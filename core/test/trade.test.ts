@@ -302,6 +302,26 @@ describe('what is asked for beside the rating', () => {
   });
 });
 
+describe('a torque without a speed is no power', () => {
+  const asked = (demand: NonNullable<CaseText['load']>['demand'], over: Partial<CaseText> = {}) =>
+    solved(job('iec', '400 V', '50 Hz', { machine: 'mixer', demand }, over)).findings.find(
+      (f) => f.id === 'load.no-speed',
+    );
+  it('says what it takes with four and with six poles: 200 N·m is 31.4 kW at 1500 r/min, 20.9 kW at 1000', () => {
+    const found = asked({ kind: 'torque', torque: '200 N·m' });
+    expect(found?.level).toBe('caution');
+    expect(found?.text).toMatch(/four poles this torque takes 31\.4 kW .*, with six 20\.9 kW /);
+    expect(asked({ kind: 'pull', force: '400 N', radius: '0.5 m' })?.text).toMatch(/31\.4 kW/);
+  });
+  it('not where the shaft’s speed is given, a plate tells the motor’s, or power is what is asked', () => {
+    expect(asked({ kind: 'torque', torque: '200 N·m', speed: '1460 rpm' })).toBeUndefined();
+    expect(
+      asked({ kind: 'torque', torque: '200 N·m' }, { plate: { power: '30 kW', speed: '1470 rpm', voltage: '400 V' } }),
+    ).toBeUndefined();
+    expect(asked({ kind: 'power', power: '30 kW' })).toBeUndefined();
+  });
+});
+
 describe('where no motor turns at the machine’s speed, poles and ratio are proposed together', () => {
   const at = (speed: string, over: Partial<CaseText> = {}, train?: NonNullable<CaseText['load']>['train']) =>
     solved(

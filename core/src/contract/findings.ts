@@ -56,6 +56,7 @@ export const findingLevels = {
   'load.missing': ['caution'],
   'load.from-plate': ['note'],
   'load.train-twice': ['caution'],
+  'load.no-speed': ['caution'],
   'load.no-train': ['caution'],
   'load.sheave-unused': ['note'],
   'load.belt-pull': ['caution', 'note'],

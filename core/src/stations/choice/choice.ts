@@ -213,7 +213,7 @@ function uncertain({ w }: Walk, needs: Needs, left: number): void {
   const loading = w.value('choice.loading');
   if (loading === undefined) return;
   const high = left * loading * (1 + needs.load.uncertainty) * needs.load.thermal;
-  if (high <= left) return;
+  if (needs.load.uncertainty === 0 || high <= left) return;
   w.finding(
     'choice.uncertain-load',
     'caution',

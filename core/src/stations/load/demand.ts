@@ -60,10 +60,12 @@ export function tellDrivenShaft(
     case 'torque':
       speedOf(walk, demand.speed, train, plate);
       byTorque(walk, demand, train);
+      askSpeed(walk, demand, plate);
       return;
     case 'pull':
       speedOf(walk, demand.speed, train, plate);
       byPull(walk, demand);
+      askSpeed(walk, demand, plate);
       return;
     case 'pump':
       speedOf(walk, demand.speed, train, plate);
@@ -374,4 +376,17 @@ export function speedOf(
           'left out and no plate: synchronous speed of four poles, the general choice',
         );
   w.figure('load.speed', drivenSpeed, { n_m: n, i: train.ratio });
+}
+
+/** A torque alone is no power: without a speed, and no plate that tells one, it depends on the poles that are taken. */
+function askSpeed({ w }: Walk, demand: Extract<Demand, { kind: 'torque' | 'pull' }>, plate: PlateFacts): void {
+  const power = w.value('load.power');
+  if (demand.speed || plate.speed !== undefined || power === undefined) return;
+  w.finding(
+    'load.no-speed',
+    'caution',
+    `No speed is given and no plate tells one: with four poles this torque takes ${writeQuantity(power, 'W')}, with ` +
+      `six ${writeQuantity((power * 4) / 6, 'W')}, behind a gearbox less still. Give the driven shaft’s speed.`,
+    { fields: ['load.demand.speed', 'load.train.ratio'], figures: ['load.power', 'load.speed'] },
+  );
 }
