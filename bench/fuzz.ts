@@ -7,13 +7,20 @@ const [count = '20000', seed = '1'] = process.argv.slice(2);
 const numRuns = Number(count);
 const faults = new Map<string, { readonly text: unknown; count: number }>();
 const times: number[] = [];
-for (const text of [
-  ...fc.sample(extremeCase(), { seed: Number(seed), numRuns: Math.round(numRuns * 0.8) }),
-  ...fc.sample(likelyCase, { seed: Number(seed), numRuns: Math.round(numRuns * 0.2) }),
-]) {
-  const from = performance.now();
-  const found = fuzzed(text);
-  times.push(performance.now() - from);
+/** Made as they are needed: thousands of cases kept would be what the collector's pauses go through. */
+const atOnce = 100;
+function* cases(): Generator<unknown> {
+  for (let done = 0; done < numRuns; done += atOnce) {
+    const own = Number(seed) + done;
+    const many = Math.min(atOnce, numRuns - done);
+    yield* fc.sample(extremeCase(), { seed: own, numRuns: Math.round(many * 0.8) });
+    yield* fc.sample(likelyCase, { seed: own, numRuns: Math.round(many * 0.2) });
+  }
+}
+for (const practice of ['iec', 'north-america'])
+  fuzzed({ format: 'pilgrim.case/1', practice, load: { demand: { kind: 'power', power: '7 kW', speed: '1450 rpm' } } });
+for (const text of cases()) {
+  const found = fuzzed(text, (ms) => times.push(ms));
   const first = found[0];
   if (first === undefined) continue;
   const kind = first.replace(/\d+(\.\d+)?/g, '#').slice(0, 160);
@@ -27,7 +34,7 @@ times.sort((a, b) => a - b);
 const at = (share: number): string =>
   (times[Math.min(times.length - 1, Math.floor(share * times.length))] ?? 0).toFixed(0);
 console.log(
-  `${times.length} cases, ${faults.size} kinds of fault; read, solved and checked in ${at(0.5)} ` +
-    `ms median, ${at(0.99)} ms at the 99th percentile, ${at(1)} ms at most`,
+  `${numRuns} cases, ${faults.size} kinds of fault; after the first of each practice ${times.length} solved in ${at(0.5)} ms median, ${at(0.95)} ms at ` +
+    `the 95th percentile, ${at(0.99)} ms at the 99th, ${at(1)} ms at most`,
 );
 process.exitCode = faults.size === 0 ? 0 : 1;

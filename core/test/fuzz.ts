@@ -2,13 +2,16 @@ import { readDraft, resultSchema, solve } from '@pilgrim/core';
 
 /**
  * What is wrong with core's answer to anything at all: a throw, a number that is none, a figure never asked for, a
- * result that its schema refuses. Of a case that is not valid, the part that can be read is solved, as a screen does.
+ * result that its schema refuses. Of a case that is not valid, the part that can be read is solved, as a screen does;
+ * `took` is told the ms of solving.
  */
-export function fuzzed(text: unknown): string[] {
+export function fuzzed(text: unknown, took?: (ms: number) => void): string[] {
   try {
     const draft = readDraft(text);
     if (!draft.value) return draft.errors.length > 0 ? [] : ['neither a case nor an error'];
+    const from = performance.now();
     const result = solve(draft.value);
+    took?.(performance.now() - from);
     const odd = oddNumbers(result, 'result');
     odd.push(...result.findings.filter((f) => f.id === 'case.gap').map((f) => f.text));
     const refused = resultSchema.safeParse(JSON.parse(JSON.stringify(result))).error?.issues ?? [];

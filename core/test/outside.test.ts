@@ -212,6 +212,20 @@ describe('energy', () => {
   });
 });
 
+describe('a throttled pump’s typical curve, by hand', () => {
+  it.each([
+    [0, 0.625],
+    [0.5, 0.79167],
+    [1, 1],
+    [1.2, 1.1125],
+    // Run out: no pump gives more, and the curve's efficiency would be nothing at twice its flow.
+    [1.3, 1.1125],
+    [2, 1.1125],
+  ])('at %d of its flow %d of its power', (flow, share) => {
+    expect(practice.throttledPump.of({ q: q(flow, '1') })).toBeCloseTo(share, 4);
+  });
+});
+
 describe('pulses (transmission-line theory)', () => {
   it.each([
     [480, 1358],

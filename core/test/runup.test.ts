@@ -203,6 +203,61 @@ describe('against a general ODE package (odex 2.0.4) on the same equations', () 
   });
 });
 
+describe('a light machine on a slow ramp (stiff)', () => {
+  const c = twoCages;
+  const load: StartLoad = { ...none, torque: 60, breakaway: 60 };
+  const [from, time, J] = [0.5, 20, 0.01];
+  const plan = { method: 'soft-starter', limit: 1e6, ramp: 'voltage', from, time, kick: undefined } as const;
+  const run = runUp({ ...spec(c, load, J), plan: { ...plan, ratedTorque: 100 }, traced: true });
+  it('follows the ramp in some hundred steps, to its final speed', () => {
+    expect(run.outcome).toBe('running');
+    expect(run.steps).toBeLessThan(600);
+  });
+  it('as a general ODE package has it that takes thousands: speed within 0.1 %, heat and work within 0.2 %', () => {
+    const out = new Float64Array(answerLength);
+    const rates = (t: number, y: number[]): number[] => {
+      const w = Math.max(0, y[0] ?? 0);
+      const n = (w * 30) / Math.PI;
+      const volts = c.voltage * Math.min(1, from + ((1 - from) * t) / time);
+      solveAt(c, volts, c.frequency, 1 - n / ((120 * c.frequency) / c.poles), out);
+      const torque = out[at.torque] ?? 0;
+      const resisting = startTorqueAt(load, n) + (w > 1e-9 ? frictionAt(c, n) / w : 0);
+      return [
+        w <= 0 && torque < resisting ? 0 : (torque - resisting) / J,
+        out[at.input] ?? 0,
+        (out[at.airGap] ?? 0) - torque * w,
+        startTorqueAt(load, n) * w,
+      ];
+    };
+    const trace = run.trace ?? expect.fail();
+    const end = trace.time.at(-1) ?? NaN;
+    expect(end).toBeGreaterThan(5);
+    const solver = new Solver(4);
+    solver.relativeTolerance = 1e-8;
+    solver.absoluteTolerance = 1e-6;
+    solver.maxSteps = 1_000_000;
+    const [w, input, rotor, work] = solver.solve(rates, 0, [0, 0, 0, 0], end).y;
+    within(run.speed, (w ?? NaN) * (30 / Math.PI), 0.001);
+    within(run.energy.input, input ?? NaN, 0.002);
+    within(run.energy.rotor, rotor ?? NaN, 0.002);
+    within(run.energy.load, work ?? NaN, 0.002);
+  });
+  it('what comes in is heat, work and motion, within 0.1 %', () => {
+    const e = run.energy;
+    within(e.stator + e.rotor + e.core + e.friction + e.load + e.kinetic, e.input, 0.001);
+  });
+  it('whose limit carries the load at no speed above crawls, and is not waited for', () => {
+    const held = runUp({
+      ...spec(c, { ...load, torque: 100, breakaway: 10 }, J),
+      plan: { ...plan, limit: 50, ratedTorque: 100 },
+    });
+    expect(held.outcome).toBe('crawling');
+    expect(held.speed).toBeGreaterThan(0);
+    expect(held.events.at(-1)?.time).toBeLessThan(time);
+    within(held.peakLine, 50, 0.001);
+  });
+});
+
 const plans = (rated: number, torque: number): readonly AnyPlan[] => [
   { method: 'direct' },
   { method: 'star-delta', changeover: { at: 'speed', share: 0.85 }, pause: 0.05 },

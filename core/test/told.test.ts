@@ -211,6 +211,24 @@ describe('a load near the top of its uncertainty', () => {
   });
 });
 
+describe('a payback', () => {
+  it('is not asked for where nothing is chosen that would have to be paid', () => {
+    const r = solved({
+      ...base,
+      plate: { power: '2 hp', voltage: '230/460 V', current: '5.49/2.75 A', speed: '879 rpm', frequency: '60 Hz' },
+      load: {
+        machine: 'winder',
+        demand: { kind: 'power', power: '1.01 kW', speed: '3490 rpm' },
+        train: { kind: 'chain', ratio: 1.91, efficiency: 0.98 },
+      },
+      speed: { need: 'variable', min: 0.87, profile: [{ hours: 502, flow: 0.66 }], staticFraction: 0.45 },
+      money: { currency: 'EUR', energyPrice: 0.49 },
+    });
+    expect(r.figures['cost.investment']).toBeUndefined();
+    expect(r.findings.map((f) => f.id)).not.toContain('case.gap');
+  });
+});
+
 describe('the replacement’s speed', () => {
   const compared = (speed: string, shape?: 'constant') =>
     solved({

@@ -22,6 +22,15 @@ const shortest = 1e-9;
 /** Of the final speed: where the simulation ends; and net torque ÷ motor torque below which nothing moves any more. */
 const settled = 0.998;
 const heldBelow = 0.002;
+/**
+ * Step × rate of decay near which the explicit pair is held by stability (3.3) and not by error, and so many accepted
+ * steps at it in a row before the implicit one takes over: Hairer and Wanner, Solving Ordinary Differential Equations II, IV.2
+ * (from memory).
+ */
+const stabilityEdge = 2.5;
+const edgeSteps = 8;
+/** Of the two-stage Rosenbrock method: L-stable, of order two. */
+const gamma = 1 - Math.SQRT1_2;
 
 /**
  * Regulator of a generator: the most it forces, ÷ rated, and the time constant with which the subtransient period
@@ -36,8 +45,8 @@ const states = 9;
 
 /**
  * Speed, currents, voltages and heat of a start on the line: J dω/dt = T(ω, U) − T_load(ω), with the machine in its
- * steady state at every speed, integrated by Dormand and Prince's 5(4) pair with step control; heat and work are
- * integrals beside it. Ends at the
+ * steady state at every speed, integrated by Dormand and Prince's 5(4) pair with step control, where a light machine
+ * follows a ramp at once by a two-stage Rosenbrock method; heat and work are integrals beside it. Ends at the
  * final speed, stuck, or at the horizon. Never throws for finite positive data; allocates nothing in its loop.
  * Electrical
  * transients (tens of ms) are left to `firstCycles`. Source: any textbook of electrical drives; Hairer, Nørsett and
@@ -103,6 +112,10 @@ class RunUp {
   #heldAt: number | undefined;
   #changeover: number | undefined;
   #jolt = 0;
+  /** Accepted steps in a row at the edge of stability, step × rate of decay of the last, and whether it is implicit. */
+  #atEdge = 0;
+  #decay = 0;
+  #stiff = false;
   #torqueBefore = 0;
   #trace: { data: Float64Array; length: number; stride: number; seen: number } | undefined;
 
@@ -293,9 +306,7 @@ class RunUp {
   #look(): void {
     const out = this.#out;
     const n = (this.#y[at.speed] ?? 0) * fromOmega;
-    this.#peakLine = Math.max(this.#peakLine, out[grid.line] ?? 0);
-    this.#peakMotor = Math.max(this.#peakMotor, out[grid.motor] ?? 0);
-    this.#leastBus = Math.min(this.#leastBus, out[grid.bus] ?? Infinity);
+    this.#peaks();
     const full = this.#stage === onLine && (!this.#controlled || (out[grid.inserted] ?? 0) <= 0);
     if (full) this.#leastTerminal = Math.min(this.#leastTerminal, out[grid.terminal] ?? Infinity);
     const limited = (out[grid.inserted] ?? 0) > 0;
@@ -309,6 +320,13 @@ class RunUp {
       this.#margin = margin;
       this.#marginSpeed = n;
     }
+  }
+
+  #peaks(): void {
+    const out = this.#out;
+    this.#peakLine = Math.max(this.#peakLine, out[grid.line] ?? 0);
+    this.#peakMotor = Math.max(this.#peakMotor, out[grid.motor] ?? 0);
+    this.#leastBus = Math.min(this.#leastBus, out[grid.bus] ?? Infinity);
   }
 
   /**
@@ -375,14 +393,17 @@ class RunUp {
     const goal = (this.#finalSpeed ?? Infinity) / fromOmega;
     const last = until >= this.#horizon;
     let h = this.#firstStep(scale);
+    this.#stiff = false;
+    this.#atEdge = 0;
     while (this.#t < until && this.#steps < mostSteps) {
       if (this.#stuck(last)) return;
       if ((last || this.#ramping()) && !waits && (y[at.speed] ?? 0) >= settled * goal) return;
       h = Math.min(h, until - this.#t, this.#drawable());
-      const error = this.#step(h, scale);
+      const error = this.#stiff ? this.#implicitStep(h, scale) : this.#step(h, scale);
+      const order = this.#stiff ? 2 : 5;
       this.#steps++;
       if (error > 1 && h > shortest) {
-        h *= Math.max(0.2, 0.9 * error ** -0.2);
+        h *= Math.max(0.2, 0.9 * error ** (-1 / order));
         continue;
       }
       const w1 = next[at.speed] ?? 0;
@@ -399,8 +420,19 @@ class RunUp {
         this.#event('at-speed');
       }
       if (w1 >= target * (1 - 1e-6)) return;
-      h *= Math.min(5, 0.9 * Math.max(error, 1e-6) ** -0.2);
+      h *= Math.min(5, 0.9 * Math.max(error, 1e-6) ** (-1 / order));
+      this.#judgeStiffness();
     }
+  }
+
+  /** Changes to the implicit step where stability holds the explicit one, and back where it no longer would. */
+  #judgeStiffness(): void {
+    if (this.#stiff) this.#stiff = this.#decay > 1;
+    else {
+      this.#atEdge = this.#decay > stabilityEdge ? this.#atEdge + 1 : 0;
+      this.#stiff = this.#atEdge >= edgeSteps && !this.spec.feed.generator;
+    }
+    if (this.#stiff) this.#atEdge = 0;
   }
 
   /** Takes the step just made. */
@@ -452,12 +484,8 @@ class RunUp {
     );
     const w5 = k5[at.speed] ?? 0;
     const g5 = k5[at.emf] ?? 0;
-    this.#rates(
-      t + h,
-      w + h * (a61 * w1 + a62 * w2 + a63 * w3 + a64 * w4 + a65 * w5),
-      e + h * (a61 * g1 + a62 * g2 + a63 * g3 + a64 * g4 + a65 * g5),
-      k6,
-    );
+    const sixth = w + h * (a61 * w1 + a62 * w2 + a63 * w3 + a64 * w4 + a65 * w5);
+    this.#rates(t + h, sixth, e + h * (a61 * g1 + a62 * g2 + a63 * g3 + a64 * g4 + a65 * g5), k6);
     for (let i = 0; i < states; i++)
       next[i] =
         (y[i] ?? 0) +
@@ -466,11 +494,43 @@ class RunUp {
     const ofSpeed = Math.abs(
       h * (e1 * w1 + e3 * w3 + e4 * w4 + e5 * w5 + e6 * (k6[at.speed] ?? 0) + e7 * (k7[at.speed] ?? 0)),
     );
+    const apart = Math.abs((next[at.speed] ?? 0) - sixth);
+    this.#decay = apart > 0 ? (h * Math.abs((k7[at.speed] ?? 0) - (k6[at.speed] ?? 0))) / apart : 0;
     if (!this.spec.feed.generator) return ofSpeed / scale;
     const ofEmf = Math.abs(
       h * (e1 * g1 + e3 * g3 + e4 * g4 + e5 * g5 + e6 * (k6[at.emf] ?? 0) + e7 * (k7[at.emf] ?? 0)),
     );
     return Math.max(ofSpeed / scale, ofEmf / (this.#tolerance * this.spec.feed.voltage));
+  }
+
+  /**
+   * One step of the Rosenbrock method of order two (Verwer and others; from memory) into `next`, for a speed that
+   * follows what drives it at once; gives the error as `#step` does. The integrals by trapezoids.
+   */
+  #implicitStep(h: number, scale: number): number {
+    const y = this.#y;
+    const next = this.#next;
+    const { k2, k3 } = space;
+    const k1 = this.#k1;
+    const k7 = this.#k7;
+    const [w, e] = [y[at.speed] ?? 0, y[at.emf] ?? 0];
+    const rate = k1[at.speed] ?? 0;
+    const byTime = 1e-3 * h;
+    this.#rates(this.#t + byTime, w, e, k2);
+    const slope = ((k2[at.speed] ?? 0) - rate) / byTime;
+    const bySpeed = Math.max(scale, 1e-6 * w);
+    this.#rates(this.#t, w + bySpeed, e, k3);
+    const jacobian = ((k3[at.speed] ?? 0) - rate) / bySpeed;
+    const divisor = 1 - gamma * h * jacobian;
+    const first = (rate + gamma * h * slope) / divisor;
+    this.#rates(this.#t + h, w + h * first, e, k2);
+    const second = ((k2[at.speed] ?? 0) - gamma * h * slope - 2 * first) / divisor;
+    const after = w + h * (1.5 * first + 0.5 * second);
+    this.#rates(this.#t + h, after, e, k7);
+    for (let i = 0; i < states; i++) next[i] = (y[i] ?? 0) + (h / 2) * ((k1[i] ?? 0) + (k7[i] ?? 0));
+    next[at.speed] = after;
+    this.#decay = h * Math.abs(jacobian);
+    return Math.abs(0.5 * h * (first + second)) / scale;
   }
 
   /** Longest step a chart still draws well: a hundredth of the speed, a twentieth of the time so far. */
@@ -492,20 +552,30 @@ class RunUp {
 
   /**
    * True where the start ends here because nothing moves it any more: at standstill, or where the load has met the
-   * motor below the final
-   * speed. A stage that ends by time waits on, with a note of where it was held.
+   * motor below the final speed. A stage that ends by time waits on, with a note of where it was held; a ramp ends
+   * where all that its current limit lets through is not enough.
    */
   #stuck(last: boolean): boolean {
-    if (this.#arrival !== undefined || this.#ramping() || this.#stage.open || this.#recoversYet()) return false;
+    if (this.#arrival !== undefined || this.#stage.open || this.#recoversYet()) return false;
     const omega = this.#y[at.speed] ?? 0;
+    const ramping = this.#ramping();
+    if (ramping && omega <= 0) return false;
     const torque = this.#out[grid.torque] ?? 0;
+    const still = heldBelow * Math.max(Math.abs(torque), 1e-9);
     const net = (this.#k1[at.speed] ?? 0) * this.spec.inertia;
-    if (net > heldBelow * Math.max(Math.abs(torque), 1e-9)) return false;
-    if (this.#heldAt === undefined || last) {
-      this.#heldAt = omega * fromOmega;
-      this.#event(last ? (omega > 0 ? 'crawling' : 'stalled') : 'held');
+    if (net > still) return false;
+    if (ramping) {
+      // Looking at it has left what the limit lets through in `#out`.
+      const n = omega * fromOmega;
+      const spare = torque - startTorqueAt(this.spec.load, n) - frictionAt(this.spec.circuit, n) / omega;
+      if (spare > still) return false;
+      this.#peaks();
     }
-    return last;
+    if (this.#heldAt === undefined || last || ramping) {
+      this.#heldAt = omega * fromOmega;
+      this.#event(last || ramping ? (omega > 0 ? 'crawling' : 'stalled') : 'held');
+    }
+    return last || ramping;
   }
 
   #recoversYet(): boolean {

@@ -54,21 +54,24 @@ export const variableSpeedFan = law({
   of: ({ q }) => 0.0015302446 + 0.0052080574 * q + 1.1086242 * q * q - 0.11635563 * q ** 3,
 });
 
+/** Flow ÷ that of the best point at which a centrifugal pump runs out (common practice). */
+const runOut = 1.2;
+
 /**
  * Share of full shaft power of a centrifugal pump throttled by a valve: head rises by a quarter to shut-off along a
- * parabola, efficiency is a parabola through zero with its peak at q = 1.
+ * parabola, efficiency is a parabola through zero with its peak at q = 1; held beyond 1.2, where a pump runs out.
  */
 export const throttledPump = law({
   name: 'Pump shaft power behind a throttling valve',
   symbol: 'r',
   unit: '1',
   takes: { q: '1' },
-  formula: '(1.25 - 0.25 * q^2) / (2 - q)',
+  formula: '(1.25 - 0.25 * min(q, 1.2)^2) / (2 - min(q, 1.2))',
   source: model('Typical centrifugal pump curve', 'head 1.25 − 0.25 q², efficiency q (2 − q)'),
   estimate: { basis: 'typical curve, not this pump', band: [0.9, 1.1] },
-  range: { q: [0, 1.2] },
+  range: { q: [0, runOut] },
   example: { of: { q: 0.5 }, gives: 0.79167, from: 'by hand' },
-  of: ({ q }) => (1.25 - 0.25 * q * q) / (2 - q),
+  of: ({ q }) => (1.25 - 0.25 * Math.min(q, runOut) ** 2) / (2 - Math.min(q, runOut)),
 });
 
 /** Share of full input at flow q under the present way of control, at full speed. */

@@ -203,7 +203,7 @@ function money({ input, w }: Walk, subject: Subject): void {
     });
   }
   const saved = w.value('cost.savedMoney');
-  if (saved !== undefined && saved > 0)
+  if (saved !== undefined && saved > 0 && w.value('cost.investment') !== undefined)
     w.figure('cost.payback', payback, { M: 'cost.investment', dM: 'cost.savedMoney' });
 }
 

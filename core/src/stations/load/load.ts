@@ -80,6 +80,10 @@ export function findLoad(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
     missingLoad(w, `The load is not complete: ${w.wanted('load').map(spoken).join(', ') || 'the demand'} is missing.`);
     return undefined;
   }
+  if (power > mostPower || torque > mostPower) {
+    missingLoad(w, `A load of ${writeQuantity(power, 'W')} is no machine’s: see what was typed.`);
+    return undefined;
+  }
   return {
     basis: 'load',
     startKnown: true,
@@ -99,6 +103,9 @@ export function findLoad(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
     sheave: load.train?.sheave?.value,
   };
 }
+
+/** W and N·m: a thousand times the largest power station. What lies beyond is a slip, and no sum of it is finite. */
+const mostPower = 1e13;
 
 /** What the old motor's rating is taken for, where no load was given. */
 const plateStands = 'no load given: the old motor’s rating stands for it';
