@@ -151,6 +151,18 @@ it('only the lesson of reserve has a margin and figures to show', () => {
   expect(verdict(r, 'history-bearing')).toMatchObject({ margin: null, figures: [] });
 });
 
+it('reserve after overheating holds if a given load is measured; the old rating alone is nothing to measure against', () => {
+  const hot = { place: { ambient: '50 degC' }, history: { causes: ['overheated' as const] } };
+  const given = pinned({
+    plate: old,
+    ...hot,
+    load: { machine: 'centrifugal-fan', demand: { kind: 'power', power: '22 hp', speed: '1760 rpm' } },
+  });
+  expect(verdict(given, 'history-reserve')?.condition).toMatchObject({ field: 'load.demand' });
+  const asBefore = pinned({ plate: old, load: undefined, ...hot });
+  expect(verdict(asBefore, 'history-reserve')).toMatchObject({ outcome: 'caution', condition: null });
+});
+
 it('a winding of class B is a caution on a drive and no question on the line; F passes', () => {
   const own = (insulation: 'B' | 'F', method: 'direct' | 'drive') =>
     verdict(

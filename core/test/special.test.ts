@@ -61,6 +61,9 @@ describe('no choice is better than a motor that cannot be fitted', () => {
     for (const c of r.candidates) {
       expect(c.outcome).toBe('fail');
       expect(c.verdicts.find((v) => v.requirement === 'interchange')?.outcome).toBe('fail');
+      expect(c.verdicts.find((v) => v.requirement === 'interchange')?.text).toMatch(
+        /^The machine is built around a .*; frame .* has none: it cannot stand where the old one stood\.$/,
+      );
     }
   });
   it.each(['256TC', '254TD', '215JP', '254JM'])(
@@ -72,6 +75,9 @@ describe('no choice is better than a motor that cannot be fitted', () => {
       const part = /[A-Z]+$/.exec(frame)?.[0] ?? '';
       expect(r.choice?.motor.frame).toMatch(new RegExp(`${part}$`));
       expect(r.replacement?.lines.filter((l) => l.likeness === 'impossible')).toEqual([]);
+      expect(r.candidates[0]?.verdicts.find((v) => v.requirement === 'interchange')?.text).toMatch(
+        /^It has the old motor’s /,
+      );
       const plain = motorById(r.choice?.motor.id.split('+')[0] ?? '');
       const own = motorById(r.choice?.motor.id ?? '');
       expect(own?.priceIndex).toBeGreaterThan(plain?.priceIndex ?? Infinity);
