@@ -76,7 +76,7 @@ test('the whole journey with the keyboard alone', async ({ page, request, browse
   await page.keyboard.press('Alt+0');
   await expect(page.getByTestId('sheet')).toBeVisible();
   await tabTo(page, 'a[download]');
-  await tabTo(page, 'button.link:not([title])');
+  await tabTo(page, '[data-testid="delete"]');
   await page.keyboard.press('Enter');
   await tabTo(page, 'button.text-stop');
   await page.keyboard.press('Enter');

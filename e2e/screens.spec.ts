@@ -58,22 +58,47 @@ async function open(page: Page, path: string): Promise<string[]> {
   return errors;
 }
 
+/** All rules once, then what depends on theme and size in both themes and at every size. */
+async function everywhere(page: Page): Promise<void> {
+  const desk = page.viewportSize();
+  const turn = () => page.evaluate(() => document.documentElement.classList.toggle('dark'));
+  expect(await violations(page)).toEqual([]);
+  expect(await sideways(page)).toBeLessThanOrEqual(0);
+  await turn();
+  expect(await violations(page, lookOnly)).toEqual([]);
+  for (const [where, size] of sizes) {
+    await page.setViewportSize(size);
+    // A chart follows its box when the browser has told it of the new width.
+    await expect.poll(() => sideways(page), { message: where }).toBeLessThanOrEqual(0);
+    expect(await violations(page, lookOnly), where).toEqual([]);
+    await turn();
+    if (where !== 'on a phone' || !page.url().includes('/positions/')) continue;
+    const top = await page.locator('main').evaluate((m) => m.getBoundingClientRect().top + scrollY);
+    expect(top, 'content begins high on a phone').toBeLessThan(200);
+  }
+  if (desk) await page.setViewportSize(desk);
+}
+
 for (const [name, path] of full)
   test(`${name} has no accessibility violation in either theme, and no error`, async ({ page }) => {
     const errors = await open(page, path);
-    expect(await violations(page)).toEqual([]);
-    expect(await sideways(page)).toBeLessThanOrEqual(0);
-    await page.evaluate(() => document.documentElement.classList.add('dark'));
-    expect(await violations(page, lookOnly)).toEqual([]);
-    for (const [where, size] of sizes) {
-      await page.setViewportSize(size);
-      // A chart follows its box when the browser has told it of the new width.
-      await expect.poll(() => sideways(page), { message: where }).toBeLessThanOrEqual(0);
-      expect(await violations(page, lookOnly), where).toEqual([]);
-      await page.evaluate(() => document.documentElement.classList.toggle('dark'));
-      if (where !== 'on a phone' || !path.startsWith('/positions/')) continue;
-      const top = await page.locator('main').evaluate((m) => m.getBoundingClientRect().top + scrollY);
-      expect(top, 'content begins high on a phone').toBeLessThan(200);
+    await everywhere(page);
+    expect(errors).toEqual([]);
+  });
+
+for (const station of ['plate', 'choice', 'start', 'sheet'])
+  test(`nor has any page behind the first one of ${station}`, async ({ page }) => {
+    test.slow();
+    const errors = await open(page, `/positions/${demoId('07')}/${station}`);
+    const tabs = page.getByRole('tab');
+    await tabs.first().waitFor();
+    const count = await tabs.count();
+    expect(count).toBeGreaterThan(1);
+    for (let i = 1; i < count; i++) {
+      await tabs.nth(i).click();
+      await expect(tabs.nth(i)).toHaveAttribute('aria-selected', 'true');
+      await page.evaluate(() => document.documentElement.classList.remove('dark'));
+      await test.step((await tabs.nth(i).textContent()) ?? '', () => everywhere(page));
     }
     expect(errors).toEqual([]);
   });

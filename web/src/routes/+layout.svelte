@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { Button, Select } from 'flowbite-svelte';
+  import { Button, NavBrand, Navbar, Select } from 'flowbite-svelte';
   import '../app.css';
   import { onMount, untrack } from 'svelte';
   import { resolve } from '$app/paths';
@@ -26,8 +26,12 @@
 
 <a href="#desk" class="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-sheet focus:p-2">To the desk</a>
 <header class="screen-only border-b border-rule bg-sheet">
-  <div class="mx-auto flex max-w-[1440px] flex-wrap items-center gap-x-3 gap-y-1 px-4 py-2 sm:gap-x-6">
-    <a href={resolve('/')} class="flex items-center gap-2 font-semibold">
+  <Navbar
+    fluid
+    class="mx-auto max-w-[1440px] px-4! py-2!"
+    navContainerClass="justify-start! gap-x-3 gap-y-1 sm:gap-x-6"
+  >
+    <NavBrand href={resolve('/')} class="gap-2 font-semibold">
       <svg width="18" height="18" viewBox="0 0 32 32" aria-hidden="true"
         ><rect width="32" height="32" rx="3" fill="var(--pine)" /><path
           d="M10 4v24M10 9h13l-4 4 4 4H10"
@@ -37,7 +41,7 @@
         /></svg
       >
       <span class="max-sm:sr-only">Pilgrim</span>
-    </a>
+    </NavBrand>
     <a href={resolve('/')} class="link no-underline hover:underline">Plant</a>
     <a href={resolve('/shelf')} class="link no-underline hover:underline">Own shelf</a>
     <a href={resolve('/guide')} class="link no-underline hover:underline max-sm:hidden!">Guide</a>
@@ -61,6 +65,6 @@
     >
       {#if theme.dark}<Sun size={16} aria-hidden="true" />{:else}<Moon size={16} aria-hidden="true" />{/if}
     </Button>
-  </div>
+  </Navbar>
 </header>
 {@render children()}

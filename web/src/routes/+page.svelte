@@ -8,6 +8,7 @@
   import { goto, invalidateAll } from '$app/navigation';
   import { resolve } from '$app/paths';
   import { stateOf } from '$lib/plant/rows';
+  import FilePick from '$lib/ui/FilePick.svelte';
   import PlantList from '$lib/plant/PlantList.svelte';
 
   let { data } = $props();
@@ -81,8 +82,8 @@
     message = errors?.map((e) => `${e.path}: ${e.message}`).join('; ') ?? title ?? 'Not made.';
   }
 
-  async function take(files: FileList | null): Promise<void> {
-    const file = files?.[0];
+  async function take(files: readonly File[]): Promise<void> {
+    const [file] = files;
     if (!file) return;
     const answer = await importPosition(await file.text());
     message = answer.ok
@@ -99,7 +100,7 @@
     <h1 class="mr-4">{plant}</h1>
     <label class="flex items-center gap-2"
       ><span class="text-quiet">Find</span>
-      <Input bind:value={query} class="field w-64!" type="search" placeholder="tag, name, machine, motor" />
+      <Input bind:value={query} class="field w-48!" type="search" placeholder="tag, name, machine, motor" />
     </label>
     <label class="flex items-center gap-2"
       ><span class="text-quiet">Show</span>
@@ -109,16 +110,12 @@
     <a class="link" href="{resolve('/api/v1/positions')}?as=csv" download data-sveltekit-reload>CSV</a>
     <a class="link" href="{resolve('/api/v1/positions')}?as=xlsx" download data-sveltekit-reload>XLSX</a>
     <a class="link" href={resolve('/import')}>Bring in a list</a>
-    <label class="push focus-within:outline-2">
-      Bring in a position
-      <input
-        class="sr-only"
-        type="file"
-        accept="application/json,.json"
-        data-testid="import"
-        onchange={(e) => void take(e.currentTarget.files)}
-      />
-    </label>
+    <FilePick
+      label="Bring in a position"
+      accept="application/json,.json"
+      testid="import"
+      onpick={(files) => void take(files)}
+    />
     <Button class="push" data-main aria-expanded={adding} onclick={() => ((common = lastCommon()), (adding = !adding))}
       >New position</Button
     >

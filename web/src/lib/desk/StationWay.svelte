@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Breadcrumb, BreadcrumbItem } from 'flowbite-svelte';
   import { resolve } from '$app/paths';
   import { useDesk } from './desk.svelte';
   import { errandState } from '@pilgrim/core/errand';
@@ -10,12 +11,14 @@
 
   interface Props {
     positionId: string;
+    /** Name of the plant. */
+    plant: string;
     tag: string;
     name: string;
     /** The one visited; null on the history. */
     station: StationId | null;
   }
-  let { positionId, tag, name, station }: Props = $props();
+  let { positionId, plant, tag, name, station }: Props = $props();
   const desk = useDesk();
   const stations = $derived(desk().result?.stations);
   const waiting = $derived(desk().waiting);
@@ -69,7 +72,14 @@
 {/snippet}
 
 <nav aria-label="Stations" class="stays screen-only">
-  <p class="hidden font-condensed text-quiet lg:block">{tag}</p>
+  <Breadcrumb ariaLabel="Where this is" class="hidden font-condensed lg:flex" classes={{ list: 'gap-1 space-x-0!' }}>
+    <BreadcrumbItem href={resolve('/')} linkClass="link m-0!">
+      {#snippet icon()}{/snippet}{plant}
+    </BreadcrumbItem>
+    <BreadcrumbItem spanClass="m-0! text-[1rem]! text-quiet!">
+      {#snippet icon()}<span aria-hidden="true" class="mr-1 text-quiet">/</span>{/snippet}{tag}
+    </BreadcrumbItem>
+  </Breadcrumb>
   <h1 class="truncate leading-tight lg:mb-3 lg:whitespace-normal">
     <span class="font-condensed text-[15px] text-quiet lg:hidden">{tag}</span>
     {name}

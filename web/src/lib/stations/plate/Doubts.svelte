@@ -4,6 +4,7 @@
   import { useDesk } from '$lib/desk/desk.svelte';
   import type { Json } from '$lib/desk/paths';
   import { fieldName } from '$lib/ui/names';
+  import Hint from '$lib/ui/Hint.svelte';
   import Mark from '$lib/ui/Mark.svelte';
 
   type Finding = Result['findings'][number];
@@ -55,9 +56,8 @@
       <p class="mb-2 flex flex-wrap items-center gap-2">
         <span class="text-quiet">Look at the metal again; if it says so:</span>
         {#each suggestions as s (s.field + s.value)}
-          <Button class="push" title={s.why} onclick={() => desk().set(s.field, s.value)}
-            >{fieldName(s.field)}: {s.value}</Button
-          >
+          <Button class="push" onclick={() => desk().set(s.field, s.value)}>{fieldName(s.field)}: {s.value}</Button>
+          <Hint text={s.why} />
         {/each}
       </p>
     {/if}

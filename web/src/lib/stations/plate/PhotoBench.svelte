@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { Button } from 'flowbite-svelte';
+  import { Button, Range } from 'flowbite-svelte';
   import { untrack } from 'svelte';
   import RotateCw from '@lucide/svelte/icons/rotate-cw';
   import Trash2 from '@lucide/svelte/icons/trash-2';
@@ -7,6 +7,8 @@
   import ZoomOut from '@lucide/svelte/icons/zoom-out';
   import { keepPhotograph, removePhotograph, type PhotographListed } from '$lib/api';
   import { shrink } from '$lib/desk/photographs';
+  import FilePick from '$lib/ui/FilePick.svelte';
+  import Hint from '$lib/ui/Hint.svelte';
 
   interface Props {
     position: string;
@@ -38,10 +40,10 @@
     open = photo !== undefined;
   });
 
-  async function add(files: FileList | null): Promise<void> {
+  async function add(files: readonly File[]): Promise<void> {
     busy = true;
     message = '';
-    for (const file of files ?? []) {
+    for (const file of files) {
       const small = await shrink(file);
       if (!small.ok) {
         message = small.message;
@@ -90,20 +92,19 @@
 
 <div class="min-w-0 sm:sticky sm:top-2 sm:self-start">
   <div class="mb-2 flex flex-wrap items-center gap-2">
-    <label class="push cursor-pointer focus-within:outline-2">
-      {busy ? 'Keeping …' : 'Attach a photograph'}
-      <input
-        type="file"
-        class="sr-only"
-        accept="image/jpeg,image/png,image/webp"
-        multiple
-        data-testid="photograph"
-        onchange={(e) => (void add(e.currentTarget.files), (e.currentTarget.value = ''))}
-      />
-    </label>
+    <FilePick
+      label={busy ? 'Keeping …' : 'Attach a photograph'}
+      accept="image/jpeg,image/png,image/webp"
+      multiple
+      testid="photograph"
+      onpick={(files) => void add(files)}
+    />
     {#if list.length > 1}
       {#each list as p, i (p.id)}
-        <Button class="push" aria-pressed={p.id === chosen} title={p.name} onclick={() => pick(p.id)}>{i + 1}</Button>
+        <Button class="push" aria-label={p.name} aria-pressed={p.id === chosen} onclick={() => pick(p.id)}
+          >{i + 1}</Button
+        >
+        <Hint text={p.name} />
       {/each}
     {/if}
     <span role="status" class="text-[13px] text-quiet">{message}</span>
@@ -146,14 +147,7 @@
         ><RotateCw size={16} /></Button
       >
       <label class="flex items-center gap-2 text-[13px] text-quiet"
-        >Contrast <input
-          type="range"
-          min="0.5"
-          max={3}
-          step="0.1"
-          class="w-20 accent-pine"
-          bind:value={contrast}
-        /></label
+        >Contrast <Range min="0.5" max={3} step="0.1" class="w-14! accent-pine" bind:value={contrast} /></label
       >
       <span class="flex-1"></span>
       <Button class="push" aria-label="Remove this photograph" onclick={() => void remove()}

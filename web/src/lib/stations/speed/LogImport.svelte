@@ -6,6 +6,7 @@
   import { putAt } from '$lib/desk/paths';
   import { readLogFile } from '$lib/solver';
   import Mark from '$lib/ui/Mark.svelte';
+  import FilePick from '$lib/ui/FilePick.svelte';
   import Fold from '$lib/ui/Fold.svelte';
 
   const desk = useDesk();
@@ -40,8 +41,8 @@
     });
   }
 
-  async function pick(files: FileList | null): Promise<void> {
-    const picked = files?.[0];
+  async function pick(files: readonly File[]): Promise<void> {
+    const [picked] = files;
     if (!picked) return;
     name = picked.name;
     taken = '';
@@ -78,16 +79,12 @@
 </script>
 
 <div class="flex flex-wrap items-end gap-3">
-  <label class="push focus-within:outline-2"
-    >Bring in a logger’s file
-    <input
-      class="sr-only"
-      type="file"
-      accept=".csv,text/csv,text/plain"
-      data-testid="log"
-      onchange={(e) => void pick(e.currentTarget.files)}
-    />
-  </label>
+  <FilePick
+    label="Bring in a logger’s file"
+    accept=".csv,text/csv,text/plain"
+    testid="log"
+    onpick={(files) => void pick(files)}
+  />
   <label class="text-[13px]"
     >It logged
     <Select

@@ -24,6 +24,7 @@
   import { findHere, type Findable } from '$lib/desk/find.svelte';
   import Conflict from '$lib/desk/Conflict.svelte';
   import { provideGoto } from '$lib/desk/goto';
+  import Hint from '$lib/ui/Hint.svelte';
   import Ledger from '$lib/desk/Ledger.svelte';
   import StationWay from '$lib/desk/StationWay.svelte';
   import { Desk, provideDesk } from '$lib/desk/desk.svelte';
@@ -251,11 +252,8 @@
         <Button class="link" onclick={() => (copying = false)}>no</Button>
       </form>
     {:else}
-      <Button
-        class="link {more ? '' : 'max-lg:hidden!'}"
-        title="Load, place, supply and rules under a new name"
-        onclick={startCopy}>Copy</Button
-      >
+      <Button class="link {more ? '' : 'max-lg:hidden!'}" onclick={startCopy}>Copy</Button>
+      <Hint text="Load, place, supply and rules under a new name" />
     {/if}
     {#if asking}
       <span
@@ -263,12 +261,20 @@
         <Button class="link" onclick={() => (asking = false)}>no</Button></span
       >
     {:else}
-      <Button class="link {more ? '' : 'max-lg:hidden!'}" onclick={() => (asking = true)}>Delete</Button>
+      <Button class="link {more ? '' : 'max-lg:hidden!'}" data-testid="delete" onclick={() => (asking = true)}
+        >Delete</Button
+      >
     {/if}
   </section>
   {#if desk.conflict}<Conflict {desk} name={data.position.name} />{/if}
   <div class="grid gap-4 lg:grid-cols-[210px_minmax(0,1fr)_310px] print:block">
-    <StationWay positionId={data.position.id} tag={data.position.tag} name={data.position.name} station={visited} />
+    <StationWay
+      positionId={data.position.id}
+      plant={data.position.plant}
+      tag={data.position.tag}
+      name={data.position.name}
+      station={visited}
+    />
     <main id="desk" class="min-w-0">
       {#if waits.length > 0}
         <Alert class="box mb-3 border-caution p-2 text-[1rem] text-caution" role="status" data-testid="waits">
