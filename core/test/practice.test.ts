@@ -196,6 +196,7 @@ describe('house rules', () => {
   it('rules in force stand on the sheet, the case’s own marked', () => {
     const r = solved({ ...conveyor, rules: { conductorBasis: 'plate' } });
     expect(r.rules.find((x) => x.id === 'conductorBasis')).toMatchObject({ value: 'plate', own: true });
+    expect(r.rules.find((x) => x.id === 'serviceFactorOnDrive')).toMatchObject({ value: 'no', own: false });
     expect(r.rules.find((x) => x.id === 'maxDip')).toMatchObject({ value: '0.15', own: false });
     expect(solved(conveyor).rules.find((x) => x.id === 'conductorBasis')?.value).toBe('table (by practice)');
   });

@@ -181,6 +181,8 @@ describe('grouped ratings', () => {
     ['voltage', '230/460', '"230/460" has no unit: write a voltage, grouped as on the plate, such as "208-230/460 V"'],
     ['current', '12 V', '"V" is not a unit of current: write a current such as "36 A" or grouped as on the plate'],
     ['current', '0/5 A', '"0" in "0/5 A" must be above zero'],
+    ['power', '-5 kW', '"-5 kW" is below zero: a power on a plate must be above zero'],
+    ['power', '− 5 kW', '"− 5 kW" is below zero: a power on a plate must be above zero'],
     [
       'current',
       '12//5 A',

@@ -19,6 +19,8 @@ export function readGroups<D extends Dimension>(dimension: D, text: string): Rea
   const want = `a ${spec.label}, grouped as on the plate, such as "208-230/460 V"`;
   const wanted =
     dimension === 'voltage' ? want : `a ${spec.label} such as "${spec.examples[0]}" or grouped as on the plate`;
+  if (/^\s*[-–−]\s*[\d.,]/u.test(text))
+    return { ok: false, message: `"${clip(text)}" is below zero: a ${spec.label} on a plate must be above zero` };
   const match = /^([\d.,/\-–\s½¼¾⅓⅔⅛⅜⅝⅞]*[\d½¼¾⅓⅔⅛⅜⅝⅞])\s*(.*)$/su.exec(withoutPhases(dimension, text.trim()));
   const [, numbers, unitText] = match ?? [];
   if (numbers === undefined || unitText === undefined)

@@ -16,5 +16,5 @@ export function rulesUsed({ input, rules, practice }: Walk): RuleUsed[] {
 function valueText(id: RuleId, rules: Rules, basis: string): string {
   const value = rules[id];
   if (id === 'conductorBasis' && value === 'practice') return `${basis} (by practice)`;
-  return String(value);
+  return typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value);
 }

@@ -53,7 +53,7 @@
       hint="Yes stops the work: a competent person classifies the area."
     />
   </div>
-  <h3 class="mb-1 font-semibold">Which enclosure will do</h3>
+  <h3 class="mt-4 mb-1 font-semibold">Which enclosure will do</h3>
   <EnclosureTable />
 </Group>
 <Group

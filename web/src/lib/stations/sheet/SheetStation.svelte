@@ -39,22 +39,34 @@
     { id: 'rules', title: 'House rules and cautions', body: rulesPage },
   ]);
 
-  /** The case as typed, one line a field. */
-  function lines(value: unknown, path: string): readonly (readonly [string, string])[] {
-    if (Array.isArray(value)) return value.flatMap((v: unknown, i) => lines(v, `${path} ${i + 1}`));
-    if (typeof value === 'object' && value !== null)
-      return Object.entries(value).flatMap(([k, v]) => lines(v, path ? `${path} ${k}` : k));
-    return value === undefined || value === null
-      ? []
-      : [[path.replace(/([A-Z])/g, ' $1').toLowerCase(), String(value)]];
+  interface Line {
+    readonly path: string;
+    readonly name: string;
+    readonly text: string;
   }
+
+  /** The case as typed, one line a field, each called as its screen calls it; rows of a list are counted. */
+  function lines(value: unknown, path: string, row = ''): readonly Line[] {
+    if (Array.isArray(value)) return value.flatMap((v: unknown, i) => lines(v, path, `${row} ${i + 1}`));
+    if (typeof value === 'object' && value !== null)
+      return Object.entries(value).flatMap(([k, v]) => lines(v, `${path}.${k}`, row));
+    if (value === undefined || value === null) return [];
+    const text = typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value);
+    return [{ path: path + row, name: fieldName(path) + row, text }];
+  }
+
+  const saved = $derived(
+    desk().state !== 'saved'
+      ? 'Not saved yet: this sheet shows the draft.'
+      : desk().head
+        ? 'Saved revision.'
+        : 'Nothing saved yet.',
+  );
 </script>
 
 <div class="screen-only mb-3 flex items-center gap-3">
   <Button class="push" data-main onclick={() => print()}>Print</Button>
-  <span class="text-quiet"
-    >{desk().state === 'saved' ? 'Saved revision.' : 'Not saved yet: this sheet shows the draft.'}</span
-  >
+  <span class="text-quiet">{saved}</span>
 </div>
 <article class="box p-5 print:p-0" data-testid="sheet">
   <header class="mb-4 border-b-2 border-ink pb-2">
@@ -128,13 +140,15 @@
   <h2>Case</h2>
   <div class="mb-4 grid gap-x-8 sm:grid-cols-2 print:grid-cols-2">
     {#each sections as section (section)}
-      {@const list = lines(desk().value(section), '')}
+      {@const list = lines(desk().value(section), section)}
       {#if list.length > 0}
         <div class="mb-2">
           <h3 class="font-medium">{section.charAt(0).toUpperCase() + section.slice(1)}</h3>
           <Table class="dense">
             <tbody
-              >{#each list as [k, v] (k)}<tr><td>{k}</td><td class="n">{v}</td></tr>{/each}</tbody
+              >{#each list as l (l.path)}<tr
+                  ><td class="first-letter:uppercase">{l.name}</td><td class="n">{l.text}</td></tr
+                >{/each}</tbody
             >
           </Table>
         </div>
