@@ -34,7 +34,7 @@ times.sort((a, b) => a - b);
 const at = (share: number): string =>
   (times[Math.min(times.length - 1, Math.floor(share * times.length))] ?? 0).toFixed(0);
 console.log(
-  `${numRuns} cases, ${faults.size} kinds of fault; after the first of each practice ${times.length} solved in ${at(0.5)} ms median, ${at(0.95)} ms at ` +
-    `the 95th percentile, ${at(0.99)} ms at the 99th, ${at(1)} ms at most`,
+  `${numRuns} cases, ${faults.size} kinds of fault; after the first of each practice ${times.length} solved in ` +
+    `${at(0.5)} ms median, ${at(0.95)} ms at the 95th percentile, ${at(0.99)} ms at the 99th, ${at(1)} ms at most`,
 );
 process.exitCode = faults.size === 0 ? 0 : 1;

@@ -24,8 +24,8 @@ const settled = 0.998;
 const heldBelow = 0.002;
 /**
  * Step × rate of decay near which the explicit pair is held by stability (3.3) and not by error, and so many accepted
- * steps at it in a row before the implicit one takes over: Hairer and Wanner, Solving Ordinary Differential Equations II, IV.2
- * (from memory).
+ * steps at it in a row before the implicit one takes over: Hairer and Wanner, Solving Ordinary Differential Equations
+ * II, IV.2 (from memory).
  */
 const stabilityEdge = 2.5;
 const edgeSteps = 8;
