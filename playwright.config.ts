@@ -21,7 +21,7 @@ export default defineConfig({
   },
   webServer: {
     command: './pilgrim start',
-    url: `http://127.0.0.1:${port}/api/v1/health`,
+    url: `http://127.0.0.1:${port}/api/v1/ready`,
     timeout: 180_000,
     reuseExistingServer: false,
     gracefulShutdown: { signal: 'SIGTERM', timeout: 15_000 },

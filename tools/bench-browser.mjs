@@ -14,7 +14,7 @@ const server = spawn('./pilgrim', ['start'], {
   stdio: 'ignore',
 });
 const healthy = () =>
-  fetch(`${base}/api/v1/health`).then(
+  fetch(`${base}/api/v1/ready`).then(
     (r) => r.ok,
     () => false,
   );

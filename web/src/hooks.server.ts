@@ -2,7 +2,7 @@ import type { Handle, HandleServerError } from '@sveltejs/kit';
 import { config } from '$lib/server/db/config';
 import { closeDatabase, renew } from '$lib/server/db/database';
 import { isLateWrite, isLost, lostHeaders, lostProblem } from '$lib/server/db/lost';
-import { lostResponse, problemResponse } from '$lib/server/http/http';
+import { lostResponse, ofApi, problemResponse, zipped } from '$lib/server/http/http';
 import { log } from '$lib/server/http/log';
 
 /**
@@ -25,7 +25,18 @@ const writes = new Set(['POST', 'PUT', 'PATCH', 'DELETE']);
 /** Hosts this server answers to; another name in Host would be a rebound address. */
 const hosts = new Set([config.host, '127.0.0.1', 'localhost', '[::1]'].flatMap((h) => [h, `${h}:${config.port}`]));
 
-export const handle: Handle = async ({ event, resolve }) => {
+export const handle: Handle = async (given) => {
+  const { request, url } = given.event;
+  const id = crypto.randomUUID();
+  const from = performance.now();
+  const response = await handled(given);
+  response.headers.set('x-request-id', id);
+  const took = Math.round(performance.now() - from);
+  log.info({ id, method: request.method, path: url.pathname, status: response.status, ms: took }, 'request');
+  return response;
+};
+
+const handled: Handle = async ({ event, resolve }) => {
   const { request } = event;
   const host = request.headers.get('host') ?? '';
   if (!hosts.has(host)) return problemResponse({ status: 421, title: 'This server does not answer to that name' });
@@ -54,6 +65,8 @@ export const handle: Handle = async ({ event, resolve }) => {
       headers: { ...lostHeaders, 'content-type': 'text/html' },
     });
   }
+  if (event.url.pathname.startsWith('/api/')) response = ofApi(response);
+  response = zipped(request, response);
   response.headers.set('x-content-type-options', 'nosniff');
   response.headers.set('referrer-policy', 'same-origin');
   response.headers.set('x-frame-options', 'DENY');
@@ -65,7 +78,9 @@ export const handleError: HandleServerError = ({ error, event, status, message }
     event.locals.lost = error;
     return { message: lostProblem.title };
   }
-  if (status !== 404) log.error(error);
+  // What a client did wrong is no fault of this server.
+  if (status < 500) log.info({ status, message }, 'refused');
+  else log.error(error);
   return {
     message:
       status === 404

@@ -1,6 +1,7 @@
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { readCase, type CaseText } from '@pilgrim/core';
+import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { connect, migrate, type Sql } from '$lib/server/db/database';
 import { loadDemo } from '$lib/server/seed/demo';
@@ -15,6 +16,7 @@ import {
 import { exportPosition, importPosition, positionFile } from '$lib/server/exchange/exchange';
 import {
   createPosition,
+  createStudy,
   findPosition,
   findStudy,
   listPositions,
@@ -77,7 +79,8 @@ describe('migrations', () => {
   it('run again without doing anything, also from two servers at once', async () => {
     await Promise.all([migrate(sql, folder('db/migrations')), migrate(sql, folder('db/migrations'))]);
     const versions = await sql<{ version: string }[]>`select version::text from schema_version where version > 0`;
-    expect(versions.map((v) => v.version)).toEqual(['1', '2', '3', '4']);
+    const there = readdirSync(folder('db/migrations')).map((file) => String(Number(file.split('.')[0])));
+    expect(versions.map((v) => v.version)).toEqual(there.toSorted((a, b) => Number(a) - Number(b)));
   });
 });
 
@@ -109,6 +112,48 @@ describe('revisions', () => {
     const id = await saved(study, null);
     await expect(sql`update revisions set author = 'x' where id = ${id}`).rejects.toThrow('immutable');
     await expect(sql`delete from revisions where id = ${id}`).rejects.toThrow('immutable');
+  });
+});
+
+describe('what many do at once, and what is asked of what was deleted', () => {
+  it('fifty positions at once in a new plant make one plant and one area', async () => {
+    const plant = `Plant ${crypto.randomUUID()}`;
+    await Promise.all(
+      Array.from({ length: 50 }, (_, i) => createPosition(sql, { tag: `P-${i}`, name: 'Pump', area: 'Hall', plant })),
+    );
+    const listed = (await listPositions(sql)).filter((p) => p.plant === plant);
+    expect(listed).toHaveLength(50);
+    expect(new Set(listed.map((p) => p.plantId)).size).toBe(1);
+    expect(await sql`select id from plants where name = ${plant}`).toHaveLength(1);
+  });
+  it('a study made later never stands before the first', async () => {
+    const { position, study } = await newStudy();
+    await createStudy(sql, position, 'A study before Main in the alphabet');
+    expect((await findPosition(sql, position))?.studyId).toBe(study);
+    expect((await listPositions(sql)).find((p) => p.id === position)?.studyId).toBe(study);
+  });
+  it('a position in the trash is not written to', async () => {
+    const { position, study } = await newStudy();
+    await setDeleted(sql, position, 1, true);
+    await expect(save(study, null)).rejects.toMatchObject({ problem: { status: 409 } });
+    expect((await findStudy(sql, study))?.head).toBeNull();
+  });
+  it('a list shows what the revision says, without reading it', async () => {
+    const { position, study } = await newStudy();
+    await saved(study, null);
+    const [revision] = await revisionsOf(sql, study);
+    const listed = (await listPositions(sql)).find((p) => p.id === position);
+    const result = revision?.result;
+    expect(result?.choice).not.toBeNull();
+    expect(listed).toMatchObject({
+      practice: example.practice,
+      machine: example.load?.machine,
+      choice: [result?.choice?.motor.power, result?.choice?.motor.enclosure, result?.choice?.method].join(' · '),
+      stations: result?.stations,
+      worst: result?.findings[0] ?? null,
+      newEnergy: result?.figures['cost.newEnergy']?.value ?? null,
+      energyPrice: example.money?.energyPrice ?? null,
+    });
   });
 });
 
@@ -259,6 +304,77 @@ describe('a position', () => {
           .success,
       ).toBe(false);
       expect(await importPosition(sql, file)).toMatchObject({ ok: true });
+    });
+    it('however it is made: of other positions not a row changes, and a refused file changes none (property)', async () => {
+      const { file, beside } = await pair();
+      const third = await newStudy();
+      await saved(third.study, null);
+      // A line for each row: which it is, and a digest of all it holds.
+      const rows = async (own: string): Promise<string> => {
+        const digests = await sql<{ line: string }[]>`
+          select 'position ' || p.id || md5(p::text) as line from positions p where p.id <> ${own}
+          union all select 'study ' || s.id || md5(s::text) from studies s where s.position_id <> ${own}
+          union all select 'revision ' || r.id || r.study_id || md5(coalesce(r.parent::text, '') || r.author || r.note ||
+              md5(r.case_text::text) || md5(r.result::text))
+            from revisions r join studies s on s.id = r.study_id
+            where s.position_id <> ${own} and s.position_id = any(${watched})
+          union all select 'photograph ' || h.id || h.position_id from photographs h where h.position_id <> ${own}
+          union all select 'plant ' || l.id || l.name from plants l
+          order by 1`;
+        return digests.map((d) => d.line).join('\n');
+      };
+      const watched = [file.position.id, beside.position.id, third.position];
+      const known = [file, beside].flatMap((f) => [
+        f.position.id,
+        ...f.studies.flatMap((s) => [s.id, ...s.revisions.map((r) => r.id)]),
+      ]);
+      const pool = fc.oneof(fc.constantFrom(...known, third.position, third.study), fc.uuid({ version: 4 }));
+      const crafted = fc
+        .record({
+          of: fc.constantFrom(file, beside),
+          own: fc.option(pool, { nil: undefined }),
+          study: fc.option(pool, { nil: undefined }),
+          heads: fc.option(pool, { nil: undefined }),
+          revisions: fc.array(fc.option(pool, { nil: undefined }), { minLength: 2, maxLength: 2 }),
+          parents: fc.array(fc.option(pool, { nil: undefined }), { minLength: 2, maxLength: 2 }),
+          reversed: fc.boolean(),
+        })
+        .map(({ of, own, study, heads, revisions, parents, reversed }): File => {
+          const main = mainOf(of);
+          const made = main.revisions.map((r, i) => ({
+            ...r,
+            id: revisions[i] ?? r.id,
+            studyId: study ?? r.studyId,
+            parent: parents[i] ?? r.parent,
+          }));
+          return {
+            ...of,
+            position: { ...of.position, id: own ?? of.position.id },
+            studies: [
+              {
+                ...main,
+                id: study ?? main.id,
+                head: heads ?? made.at(-1)?.id ?? null,
+                revisions: reversed ? made.toReversed() : made,
+              },
+            ],
+          };
+        });
+      let taken = 0;
+      await fc.assert(
+        fc.asyncProperty(crafted, async (spoilt) => {
+          const own = spoilt.position.id;
+          const living = (await findPosition(sql, own))?.deleted === false;
+          const [others, all] = [await rows(own), await rows(crypto.randomUUID())];
+          const answer = await importPosition(sql, spoilt);
+          if (answer.ok) taken++;
+          expect(await rows(own)).toEqual(others);
+          if (!answer.ok || living) expect(await rows(crypto.randomUUID())).toEqual(all);
+          if (living) expect(answer.ok).toBe(false);
+        }),
+        { numRuns: 60 },
+      );
+      expect(taken).toBeGreaterThan(0);
     });
     it('whose revision reads otherwise here', async () => {
       const { file } = await pair();

@@ -1,5 +1,17 @@
 import { describe, expect, it } from 'vitest';
-import { answer, idOf, ifMatch, jsonLimit, parsed, problemResponse, readJsonBody } from '$lib/server/http/http';
+import {
+  answer,
+  idOf,
+  ifMatch,
+  jsonLimit,
+  ofApi,
+  parsed,
+  problemResponse,
+  readJsonBody,
+  revisionSeen,
+  versionSeen,
+  zipped,
+} from '$lib/server/http/http';
 import { Refusal, refuse } from '$lib/server/refusal';
 import { newPosition } from '$lib/server/http/inputs';
 import { openApi } from '$lib/server/http/openapi';
@@ -16,6 +28,79 @@ const refused = async (run: () => unknown): Promise<number> => {
   }
   return 0;
 };
+
+describe('text that no database keeps', () => {
+  it.each([
+    ['NUL', '{"a":{"b":["x\\u0000"]}}', 'a.b[0]'],
+    ['half of a pair', '{"name":"\\ud800"}', 'name'],
+    ['NUL in a key', '{"a":{"b\\u0000":1}}', 'a'],
+    ['NUL alone', '"\\u0000"', 'body'],
+  ])('%s is told where it stands', async (_, body, path) => {
+    const found = await readJsonBody(post(body)).catch((e: unknown) => e);
+    expect(found).toBeInstanceOf(Refusal);
+    expect(found instanceof Refusal ? found.problem : undefined).toMatchObject({ status: 422, errors: [{ path }] });
+  });
+  it('a whole pair and every other sign are kept', async () => {
+    expect(await readJsonBody(post('{"a":"\\ud83d\\ude00 \\n µ"}'))).toEqual({ a: '😀 \n µ' });
+  });
+  it('of many errors fifty are told', async () => {
+    const found = await readJsonBody(post(JSON.stringify(Array(80).fill('\0')))).catch((e: unknown) => e);
+    expect(found instanceof Refusal ? found.problem.errors : []).toHaveLength(50);
+  });
+});
+
+describe('If-Match', () => {
+  const seen = (value: string) => new Request('http://127.0.0.1/x', { headers: { 'if-match': value } });
+  it('names a version or a revision', () => {
+    expect(versionSeen(seen('"7"'))).toBe(7);
+    expect(versionSeen(seen('W/"0"'))).toBe(0);
+    expect(revisionSeen(seen('"none"'))).toBeNull();
+    expect(revisionSeen(seen('"4180aaaa-0000-4000-8000-000000000001"'))).toBe('4180aaaa-0000-4000-8000-000000000001');
+  });
+  it.each(['"x"', '-1', '1e3', '"99999999999"', '*', '"1.5"'])('%s is no version', async (value) => {
+    expect(await refused(() => versionSeen(seen(value)))).toBe(400);
+    expect(await refused(() => revisionSeen(seen(value)))).toBe(400);
+  });
+  it('missing is asked for', async () => {
+    expect(await refused(() => versionSeen(new Request('http://127.0.0.1/x')))).toBe(428);
+  });
+});
+
+describe('what never reached a handler', () => {
+  it('is a problem too, and says what may be done', async () => {
+    const answer = ofApi(new Response('POST method not allowed', { status: 405, headers: { allow: 'GET' } }));
+    expect(answer.headers.get('content-type')).toBe('application/problem+json');
+    expect(answer.headers.get('allow')).toBe('GET');
+    expect(await answer.json()).toMatchObject({ status: 405, title: expect.stringContaining('Allow') });
+    expect(ofApi(new Response('<html>', { status: 404 })).headers.get('content-type')).toMatch(/problem/);
+  });
+  it('answers and problems stay as they are', () => {
+    const good = new Response('{}', { status: 200 });
+    const problem = problemResponse({ status: 404, title: 'x' });
+    expect(ofApi(good)).toBe(good);
+    expect(ofApi(problem)).toBe(problem);
+  });
+});
+
+describe('compression', () => {
+  const asks = (accept: string) => new Request('http://127.0.0.1/x', { headers: { 'accept-encoding': accept } });
+  const page = () => new Response('x'.repeat(5000), { headers: { 'content-type': 'text/html', etag: '"1"' } });
+  it('for who takes it, with a weak tag', async () => {
+    const small = zipped(asks('gzip, br'), page());
+    expect(small.headers.get('content-encoding')).toBe('gzip');
+    expect(small.headers.get('etag')).toBe('W/"1"');
+    expect(small.headers.get('vary')).toBe('accept-encoding');
+    expect((await small.arrayBuffer()).byteLength).toBeLessThan(200);
+  });
+  it('not for others, not for pictures, not for what is told line by line', () => {
+    const pages = page();
+    expect(zipped(asks('br'), pages)).toBe(pages);
+    for (const type of ['image/png', 'application/x-ndjson', 'font/woff2']) {
+      const other = new Response('x', { headers: { 'content-type': type } });
+      expect(zipped(asks('gzip'), other)).toBe(other);
+    }
+  });
+});
 
 describe('a JSON body', () => {
   it('is read, with any JSON content type', async () => {

@@ -37,6 +37,14 @@ const png = (...extra: Buffer[]): Buffer =>
     chunk('IEND', Buffer.alloc(0)),
   ]);
 
+/** The same with another size in its header. */
+function sized(width: number, height: number): Buffer {
+  const other = png();
+  other.writeUInt32BE(width, 16);
+  other.writeUInt32BE(height, 20);
+  return other;
+}
+
 const riff = (type: string, content: Buffer): Buffer => {
   const head = Buffer.alloc(8);
   head.write(type, 0, 'latin1');
@@ -63,6 +71,29 @@ describe('a photograph is kept without what the camera wrote beside it', () => {
     const clean = cleanImage(Buffer.concat([jpeg(adobe), bytes('trailing')]));
     expect(clean?.content.includes('Adobe')).toBe(true);
     expect(clean?.content.includes('trailing')).toBe(false);
+  });
+  it('JPEG: the end is that of the picture, not one in what is hidden behind it; scans follow each other', () => {
+    const hidden = Buffer.concat([jpeg(), bytes('secret', 0xff, 0xd9)]);
+    expect(cleanImage(hidden)?.content.equals(jpeg())).toBe(true);
+    const scan = segment(0xda, Buffer.from([1, 1, 0, 0, 63, 0]));
+    const restarts = Buffer.from([0x11, 0xff, 0xd3, 0x22]);
+    const two = Buffer.concat([jpeg().subarray(0, -2), scan, restarts, Buffer.from([0xff, 0xd9])]);
+    expect(cleanImage(two)?.content.equals(two)).toBe(true);
+    const between = Buffer.concat([
+      jpeg().subarray(0, -2),
+      segment(0xfe, bytes('secret')),
+      scan,
+      restarts,
+      Buffer.from([0xff, 0xd9]),
+    ]);
+    expect(cleanImage(between)?.content.equals(two)).toBe(true);
+  });
+  it('WebP: what follows the container goes', () => {
+    const extended = Buffer.alloc(10);
+    extended.writeUIntLE(99, 4, 3);
+    extended.writeUIntLE(99, 7, 3);
+    const whole = webp(riff('VP8X', extended), riff('VP8L', Buffer.alloc(8)));
+    expect(cleanImage(Buffer.concat([whole, riff('JUNK', bytes('secret'))]))?.content.equals(whole)).toBe(true);
   });
   it('PNG: text, time and EXIF chunks go', () => {
     const clean = cleanImage(
@@ -95,6 +126,10 @@ describe('a photograph is kept without what the camera wrote beside it', () => {
     ['a page that calls itself a picture', bytes('<html><img>')],
     ['a JPEG cut off', jpeg().subarray(0, 30)],
     ['a PNG cut off', png().subarray(0, 40)],
+    ['a PNG without its header', Buffer.concat([png().subarray(0, 8), png().subarray(33)])],
+    ['a PNG of absurd size', sized(50_000, 10)],
+    ['a PNG of more pixels than a browser bears', sized(19_000, 19_000)],
+    ['a JPEG without an end', jpeg().subarray(0, -2)],
     ['a WebP that lies about its length', webp(riff('VP8L', Buffer.alloc(8))).subarray(0, 24)],
     [
       'a JPEG of no size',

@@ -66,7 +66,11 @@ export const positionFile = z.strictObject({
 });
 export type PositionFile = z.infer<typeof positionFile>;
 
-export async function exportPosition(sql: Sql, id: string): Promise<PositionFile | undefined> {
+export function exportPosition(sql: Sql, id: string): Promise<PositionFile | undefined> {
+  return sql.begin('isolation level repeatable read read only', (tx) => exported(tx, id));
+}
+
+async function exported(sql: TransactionSql, id: string): Promise<PositionFile | undefined> {
   const row = await findPosition(sql, id);
   if (!row) return undefined;
   const studies = await Promise.all(

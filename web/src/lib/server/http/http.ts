@@ -1,3 +1,4 @@
+import type { CaseError } from '@pilgrim/core';
 import { z } from 'zod';
 import { renew } from '$lib/server/db/database';
 import { isLost, lostHeaders, lostProblem } from '$lib/server/db/lost';
@@ -11,10 +12,13 @@ export const fileLimit = 25 * 1024 * 1024;
 /** Media type of a workbook (XLSX). */
 export const sheetType = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
 
+/** Nothing between here and its reader may keep an answer: what is asked again is asked here. */
+const unkept = { 'cache-control': 'no-store' } as const;
+
 export function problemResponse(problem: Problem, headers: Record<string, string> = {}): Response {
   return new Response(JSON.stringify({ type: 'about:blank', ...problem }), {
     status: problem.status,
-    headers: { 'content-type': 'application/problem+json', ...headers },
+    headers: { 'content-type': 'application/problem+json', ...unkept, ...headers },
   });
 }
 
@@ -26,7 +30,45 @@ export function lostResponse(error: unknown): Response {
 }
 
 export function jsonResponse(body: unknown, status = 200, headers: Record<string, string> = {}): Response {
-  return new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json', ...headers } });
+  // What has a tag may be kept and is asked about; the rest is not kept.
+  const cache = headers.etag === undefined ? unkept : { 'cache-control': 'private, no-cache' };
+  return new Response(JSON.stringify(body), {
+    status,
+    headers: { 'content-type': 'application/json', ...cache, ...headers },
+  });
+}
+
+const titles: Readonly<Record<number, string>> = {
+  404: 'There is nothing here',
+  405: 'This is not done here: see Allow',
+};
+
+/** An error that never reached a handler (no such path, no such method), in the one format of the HTTP face. */
+export function ofApi(response: Response): Response {
+  const type = response.headers.get('content-type') ?? '';
+  if (response.status < 400 || type.startsWith('application/problem+json')) return response;
+  const allow = response.headers.get('allow');
+  const { status } = response;
+  return problemResponse(
+    { status, title: titles[status] ?? 'This cannot be answered' },
+    allow === null ? {} : { allow },
+  );
+}
+
+/** What gains by it, compressed for those who take it; what is told piece by piece goes out as it comes. */
+export function zipped(request: Request, response: Response): Response {
+  const type = response.headers.get('content-type') ?? '';
+  const gains = /^(text\/(html|csv|css|plain|javascript)|application\/([\w.+-]*\+)?json|image\/svg)\b/.test(type);
+  const taken = /\bgzip\b/.test(request.headers.get('accept-encoding') ?? '');
+  if (!gains || !taken || !response.body || response.headers.has('content-encoding')) return response;
+  const headers = new Headers(response.headers);
+  headers.set('content-encoding', 'gzip');
+  headers.append('vary', 'accept-encoding');
+  headers.delete('content-length');
+  const etag = headers.get('etag');
+  // The same bytes no more, the same answer still.
+  if (etag !== null && !etag.startsWith('W/')) headers.set('etag', `W/${etag}`);
+  return new Response(response.body.pipeThrough(new CompressionStream('gzip')), { status: response.status, headers });
 }
 
 /** Runs a handler; refusals become problem documents, anything else is logged and answered without a trace. */
@@ -47,10 +89,35 @@ export async function readJsonBody(request: Request, limit = jsonLimit): Promise
   if (!/^application\/(json|[\w.+-]+\+json)\b/i.test(type))
     throw refuse(415, 'Send JSON, with content-type application/json');
   const body = await readBody(request, limit);
+  let value: unknown;
   try {
-    return JSON.parse(body.toString('utf8'));
+    value = JSON.parse(body.toString('utf8'));
   } catch {
     throw refuse(400, 'The body is not JSON');
+  }
+  const errors = [...unkeepable(value, '')].slice(0, errorsShown);
+  if (errors.length > 0) throw refuse(422, 'Some text in it cannot be kept', { errors });
+  return value;
+}
+
+/** Of what is wrong with a body, as many are told. */
+const errorsShown = 50;
+
+/** True for text that a database keeps: no NUL, and no half of a pair of surrogates. */
+export const isKeepable = (text: string): boolean => !text.includes('\0') && !/\p{Surrogate}/u.test(text);
+
+/** Where a body holds text, keys included, that no database keeps. */
+function* unkeepable(value: unknown, path: string): Generator<CaseError> {
+  const message = 'holds a character that is no text (NUL, or half of a pair)';
+  if (typeof value === 'string') {
+    if (!isKeepable(value)) yield { path: path || 'body', message };
+  } else if (Array.isArray(value)) {
+    for (const [i, v] of value.entries()) yield* unkeepable(v, `${path}[${i}]`);
+  } else if (typeof value === 'object' && value !== null) {
+    for (const [key, v] of Object.entries(value)) {
+      if (isKeepable(key)) yield* unkeepable(v, path === '' ? key : `${path}.${key}`);
+      else yield { path: path || 'body', message: `has a key that ${message}` };
+    }
   }
 }
 
@@ -91,6 +158,22 @@ export function ifMatch(request: Request): string {
   return value.replace(/^W\//, '').replaceAll('"', '').trim();
 }
 
+/** The version that If-Match names: a whole number as ETags have it. */
+export function versionSeen(request: Request): number {
+  const seen = ifMatch(request);
+  if (!/^\d{1,9}$/.test(seen)) throw refuse(400, 'If-Match is no version: send the ETag of what you last saw');
+  return Number(seen);
+}
+
+/** The revision that If-Match names; null for "none", a first save. */
+export function revisionSeen(request: Request): string | null {
+  const seen = ifMatch(request);
+  if (seen === 'none') return null;
+  if (!z.uuid().safeParse(seen).success)
+    throw refuse(400, 'If-Match is no revision: send the ETag of what you last saw, or "none"');
+  return seen;
+}
+
 /** A path's id; anything that is not one cannot exist. */
 export function idOf(text: string): string {
   const id = z.uuid().safeParse(text);
@@ -102,6 +185,8 @@ export function parsed<T>(schema: z.ZodType<T>, value: unknown): T {
   const reading = schema.safeParse(value);
   if (reading.success) return reading.data;
   throw refuse(422, 'Some of it cannot be read', {
-    errors: reading.error.issues.map((i) => ({ path: i.path.map(String).join('.') || 'body', message: i.message })),
+    errors: reading.error.issues
+      .slice(0, errorsShown)
+      .map((i) => ({ path: i.path.map(String).join('.') || 'body', message: i.message })),
   });
 }

@@ -60,12 +60,30 @@ export const openApi = {
   openapi: '3.1.0',
   info: { title: 'Pilgrim', version: coreVersion },
   paths: {
-    '/api/v1/health': { get: { responses: { '200': ok('Alive, database included') } } },
+    '/api/v1/health': { get: { responses: { '200': ok('Alive; waits for nothing') } } },
+    '/api/v1/ready': {
+      get: {
+        responses: {
+          '200': ok('Ready: the database answers'),
+          '503': problem('The database is away or does not answer'),
+        },
+      },
+    },
     '/api/v1/solve': {
       post: {
-        requestBody: body({ $ref: '#/components/schemas/Case' }),
+        requestBody: body({
+          oneOf: [
+            { $ref: '#/components/schemas/Case' },
+            { type: 'array', items: { $ref: '#/components/schemas/Case' } },
+          ],
+        }),
         responses: {
-          '200': ok('The result', { $ref: '#/components/schemas/Result' }),
+          '200': ok('The result; for an array the results in its order, errors in their places', {
+            oneOf: [
+              { $ref: '#/components/schemas/Result' },
+              { type: 'array', items: { $ref: '#/components/schemas/Result' } },
+            ],
+          }),
           '422': problem('Not a valid case: errors with path and message'),
           '413': problem('Larger than 2 MB'),
         },

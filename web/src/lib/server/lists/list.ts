@@ -29,6 +29,8 @@ export interface ListReading<T> {
 
 const errorsShown = 200;
 const sampleRows = 8;
+/** Characters of one row: more is no list of motors, and would be gone through for minutes. */
+const recordLimit = 64 * 1024;
 /** Rows are read in batches of this many, and others are served between. */
 const batch = 500;
 
@@ -98,6 +100,8 @@ const isZip = (bytes: Uint8Array): boolean => bytes[0] === 0x50 && bytes[1] === 
 async function* rowsOfCsv(bytes: Uint8Array): AsyncGenerator<Row> {
   const text = readUtf8(bytes);
   if (!text.ok) throw refuse(422, 'The list cannot be read', { detail: text.message });
+  if (text.text.includes('\0'))
+    throw refuse(422, 'The list cannot be read', { detail: 'It holds a NUL character: it is no text.' });
   const parser = parse(text.text, {
     delimiter: delimiterOf(text.text),
     bom: true,
@@ -106,6 +110,7 @@ async function* rowsOfCsv(bytes: Uint8Array): AsyncGenerator<Row> {
     relax_column_count: true,
     skip_empty_lines: true,
     trim: true,
+    max_record_size: recordLimit,
   });
   try {
     for await (const item of parser) {

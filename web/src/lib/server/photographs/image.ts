@@ -19,16 +19,23 @@ export function cleanImage(bytes: Buffer): CleanImage | undefined {
   }
 }
 
+/** Longest side and most pixels of a photograph: beyond what cameras make, and what would fill a browser's memory. */
+const longestSide = 20_000;
+const mostPixels = 120e6;
+
 const image = (
   type: CleanImage['type'],
   width: number,
   height: number,
   parts: readonly Buffer[],
 ): CleanImage | undefined =>
-  width > 0 && height > 0 ? { type, width, height, content: Buffer.concat(parts) } : undefined;
+  width > 0 && height > 0 && Math.max(width, height) <= longestSide && width * height <= mostPixels
+    ? { type, width, height, content: Buffer.concat(parts) }
+    : undefined;
 
 /**
- * ISO/IEC 10918-1: segments up to the scan; APP0 (JFIF) and APP14 (colour transform) stay, other APPn and comments go.
+ * ISO/IEC 10918-1: segments and scans up to the end of the image, nothing behind it; APP0 (JFIF) and APP14 (colour
+ * transform) stay, other APPn and comments go.
  */
 function cleanJpeg(bytes: Buffer): CleanImage | undefined {
   if (bytes.length < 4 || bytes.readUInt16BE(0) !== 0xffd8) return undefined;
@@ -48,12 +55,20 @@ function cleanJpeg(bytes: Buffer): CleanImage | undefined {
     const frame = marker >= 0xc0 && marker <= 0xcf && marker !== 0xc4 && marker !== 0xc8 && marker !== 0xcc;
     if (frame) [height, width] = [bytes.readUInt16BE(at + 5), bytes.readUInt16BE(at + 7)];
     const metadata = (marker >= 0xe1 && marker <= 0xef && marker !== 0xee) || marker === 0xfe;
-    if (marker === 0xda) {
-      const end = bytes.lastIndexOf(Buffer.from([0xff, 0xd9]));
-      return end < at ? undefined : image('image/jpeg', width, height, [...kept, bytes.subarray(at, end + 2)]);
-    }
-    if (!metadata) kept.push(bytes.subarray(at, next));
-    at = next;
+    const end = marker === 0xda ? endOfScan(bytes, next) : next;
+    if (!metadata) kept.push(bytes.subarray(at, end));
+    at = end;
+    if (marker !== 0xda || bytes.readUInt8(at + 1) !== 0xd9) continue;
+    return image('image/jpeg', width, height, [...kept, bytes.subarray(at, at + 2)]);
+  }
+}
+
+/** Where the marker behind a scan's data stands: stuffed zeros and restarts belong to the data. */
+function endOfScan(bytes: Buffer, from: number): number {
+  for (let at = from; ; at++) {
+    if (bytes.readUInt8(at) !== 0xff) continue;
+    const next = bytes.readUInt8(at + 1);
+    if (next !== 0 && next !== 0xff && !(next >= 0xd0 && next <= 0xd7)) return at;
   }
 }
 
@@ -64,6 +79,8 @@ const pngKept = new Set(['tRNS', 'gAMA', 'cHRM', 'sRGB', 'iCCP', 'sBIT', 'pHYs',
 function cleanPng(bytes: Buffer): CleanImage | undefined {
   if (!bytes.subarray(0, 8).equals(pngSignature)) return undefined;
   const kept = [bytes.subarray(0, 8)];
+  // The header comes first and says the size; what stands elsewhere is not a picture's.
+  if (bytes.readUInt32BE(8) !== 13 || bytes.toString('latin1', 12, 16) !== 'IHDR') return undefined;
   for (let at = 8; ;) {
     const length = bytes.readUInt32BE(at);
     const type = bytes.toString('latin1', at + 4, at + 8);
@@ -80,12 +97,14 @@ function cleanWebp(bytes: Buffer): CleanImage | undefined {
   if (bytes.toString('latin1', 0, 4) !== 'RIFF' || bytes.toString('latin1', 8, 12) !== 'WEBP') return undefined;
   const kept: Buffer[] = [];
   let [width, height] = [0, 0];
-  for (let at = 12; at + 8 <= bytes.length;) {
+  // What follows the container is no part of it.
+  const whole = Math.min(bytes.length, 8 + bytes.readUInt32LE(4));
+  for (let at = 12; at + 8 <= whole;) {
     const type = bytes.toString('latin1', at, at + 4);
     const length = bytes.readUInt32LE(at + 4);
     const next = at + 8 + length + (length % 2);
-    if (at + 8 + length > bytes.length) return undefined;
-    const chunk = Buffer.from(bytes.subarray(at, Math.min(next, bytes.length)));
+    if (at + 8 + length > whole) return undefined;
+    const chunk = Buffer.from(bytes.subarray(at, Math.min(next, whole)));
     if (type === 'VP8X') {
       chunk.writeUInt8(chunk.readUInt8(8) & ~0x0c, 8);
       [width, height] = [1 + chunk.readUIntLE(12, 3), 1 + chunk.readUIntLE(15, 3)];

@@ -1,6 +1,7 @@
 import { nameplate, readCase, solve, type Case, type CaseText, type Result } from '@pilgrim/core';
 import type { JSONValue, TransactionSql } from 'postgres';
 import type { Sql } from '$lib/server/db/database';
+import { refuse } from '$lib/server/refusal';
 import { motorsOf, plantOfStudy, type Plant } from '$lib/server/shelf/shelf';
 
 /** Anything that runs SQL: the pool or one transaction. */
@@ -58,21 +59,14 @@ export async function listPositions(sql: Sql): Promise<PositionListed[]> {
   return sql<PositionListed[]>`
     select p.id, p.tag, p.name, a.name as area, pl.name as plant, pl.id as "plantId", p.version,
       false as deleted, s.id as "studyId",
-      r.case_text->'load'->>'machine' as machine,
-      r.case_text->>'practice' as practice,
-      case when jsonb_typeof(r.result->'choice') = 'object'
-        then concat_ws(' · ', r.result->'choice'->'motor'->>'power', r.result->'choice'->'motor'->>'enclosure',
-          r.result->'choice'->>'method') end as choice,
-      r.result->'stations' as stations,
-      case when r.result->'findings'->0 is not null then r.result->'findings'->0 end as worst,
-      r.result->'figures'->'cost.savedMoney'->>'value' as "savedMoney",
-      (r.result->'figures'->'cost.newEnergy'->>'value')::float as "newEnergy",
-      r.case_text->'money'->>'currency' as currency,
-      (r.case_text->'money'->>'energyPrice')::float as "energyPrice"
+      r.machine, r.practice, r.currency, r.stations, r.worst,
+      case when r.chosen_method is not null
+        then concat_ws(' · ', r.chosen_power, r.chosen_enclosure, r.chosen_method) end as choice,
+      r.saved_money as "savedMoney", r.new_energy::float as "newEnergy", r.energy_price::float as "energyPrice"
     from positions p
     join areas a on a.id = p.area_id
     join plants pl on pl.id = a.plant_id
-    join lateral (select * from studies where position_id = p.id order by name limit 1) s on true
+    join lateral (select * from studies where position_id = p.id order by nth limit 1) s on true
     left join revisions r on r.id = s.head
     where p.deleted_at is null
     order by a.place, a.name, p.tag`;
@@ -102,7 +96,7 @@ export async function findPosition(sql: Runner, id: string): Promise<PositionRow
     from positions p
     join areas a on a.id = p.area_id
     join plants pl on pl.id = a.plant_id
-    join lateral (select * from studies where position_id = p.id order by name limit 1) s on true
+    join lateral (select * from studies where position_id = p.id order by nth limit 1) s on true
     where p.id = ${id}`;
   return row;
 }
@@ -127,9 +121,12 @@ export async function createPosition(sql: Sql, given: NewPosition): Promise<stri
 }
 
 async function areaId(tx: TransactionSql, { plant, area }: Pick<NewPosition, 'plant' | 'area'>): Promise<string> {
-  const [known] = await tx<{ id: string }[]>`select id from plants where name = ${plant} limit 1`;
-  const plantId = known?.id ?? crypto.randomUUID();
-  if (!known) await tx`insert into plants (id, name) values (${plantId}, ${plant})`;
+  const [known] = await tx<{ id: string }[]>`
+    insert into plants (id, name) values (${crypto.randomUUID()}, ${plant})
+    on conflict (name) do update set name = excluded.name
+    returning id`;
+  if (!known) throw new Error('plant not made');
+  const plantId = known.id;
   const [row] = await tx<{ id: string }[]>`
     insert into areas (id, plant_id, name, place)
     values (${crypto.randomUUID()}, ${plantId}, ${area}, (select count(*) from areas where plant_id = ${plantId}))
@@ -238,7 +235,7 @@ export async function findStudy(sql: Runner, id: string): Promise<Study | undefi
 export async function studiesOf(sql: Runner, positionId: string): Promise<Study[]> {
   return sql<
     Study[]
-  >`select id, position_id as "positionId", name, head from studies where position_id = ${positionId} order by name`;
+  >`select id, position_id as "positionId", name, head from studies where position_id = ${positionId} order by nth`;
 }
 
 export async function createStudy(sql: Sql, positionId: string, name: string): Promise<string> {
@@ -266,8 +263,7 @@ export async function revisionsOf(sql: Runner, studyId: string): Promise<Revisio
 export async function revisionsListed(sql: Runner, studyId: string): Promise<RevisionListed[]> {
   return sql<RevisionListed[]>`
     select id, author, note, created_at as "createdAt", core_version as "coreVersion",
-      case when jsonb_typeof(result->'choice') = 'object'
-        then concat_ws(', ', result->'choice'->'motor'->>'name', result->'choice'->>'method') end as choice
+      case when chosen_method is not null then concat_ws(', ', chosen_name, chosen_method) end as choice
     from revisions where study_id = ${studyId} order by created_at desc, id`;
 }
 
@@ -296,7 +292,10 @@ export async function saveRevision(
   const shelf = plant ? await motorsOf(sql, plant, given.read.practice, plant.own) : [];
   const result = solve(given.read, shelf);
   return sql.begin(async (tx): Promise<Saved> => {
-    const [study] = await tx<{ head: string | null }[]>`select head from studies where id = ${studyId} for update`;
+    const [study] = await tx<{ head: string | null; deleted: boolean }[]>`
+      select s.head, p.deleted_at is not null as deleted
+      from studies s join positions p on p.id = s.position_id where s.id = ${studyId} for update of s`;
+    if (study?.deleted) throw refuse(409, 'This position is in the trash: bring it back first');
     if (!study || study.head !== parent) {
       return { ok: false, head: study?.head ? await findRevision(tx, study.head) : undefined };
     }

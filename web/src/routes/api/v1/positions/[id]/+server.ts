@@ -1,5 +1,5 @@
 import { database } from '$lib/server/db/database';
-import { answer, idOf, ifMatch, jsonResponse, parsed, readJsonBody } from '$lib/server/http/http';
+import { answer, idOf, jsonResponse, parsed, readJsonBody, versionSeen } from '$lib/server/http/http';
 import { refuse } from '$lib/server/refusal';
 import { positionChange } from '$lib/server/http/inputs';
 import { changePosition, findPosition, setDeleted } from '$lib/server/positions/positions';
@@ -14,7 +14,7 @@ export const GET = ({ params }) =>
 export const PATCH = ({ params, request }) =>
   answer(async () => {
     const id = idOf(params.id);
-    const version = Number(ifMatch(request));
+    const version = versionSeen(request);
     const change = parsed(positionChange, await readJsonBody(request));
     const sql = await database();
     if (!(await changePosition(sql, id, version, change)))
@@ -25,7 +25,7 @@ export const PATCH = ({ params, request }) =>
 
 export const DELETE = ({ params, request }) =>
   answer(async () => {
-    const done = await setDeleted(await database(), idOf(params.id), Number(ifMatch(request)), true);
+    const done = await setDeleted(await database(), idOf(params.id), versionSeen(request), true);
     if (!done) throw refuse(412, 'The position has changed since you read it');
     return new Response(null, { status: 204 });
   });

@@ -1,5 +1,5 @@
 import { database } from '$lib/server/db/database';
-import { answer, idOf, ifMatch, jsonResponse, parsed, readJsonBody } from '$lib/server/http/http';
+import { answer, idOf, jsonResponse, parsed, readJsonBody, versionSeen } from '$lib/server/http/http';
 import { refuse } from '$lib/server/refusal';
 import { shelfChange } from '$lib/server/http/inputs';
 import { changeOnShelf, takeOffShelf, type ShelfWrite } from '$lib/server/shelf/shelf';
@@ -7,7 +7,7 @@ import { changeOnShelf, takeOffShelf, type ShelfWrite } from '$lib/server/shelf/
 /** Writes carry the shelf's version as they saw it, the ETag of the plant's shelf. */
 export const PATCH = ({ params, request }) =>
   answer(async () => {
-    const seen = Number(ifMatch(request));
+    const seen = versionSeen(request);
     const change = parsed(shelfChange, await readJsonBody(request));
     told(await changeOnShelf(await database(), idOf(params.id), seen, change));
     return jsonResponse(change, 200, { etag: `"${seen + 1}"` });
@@ -15,7 +15,7 @@ export const PATCH = ({ params, request }) =>
 
 export const DELETE = ({ params, request }) =>
   answer(async () => {
-    const seen = Number(ifMatch(request));
+    const seen = versionSeen(request);
     told(await takeOffShelf(await database(), idOf(params.id), seen));
     return new Response(null, { status: 204 });
   });

@@ -13,7 +13,8 @@ export const GET = ({ params, request }) =>
     const plant = await findPlant(sql, idOf(params.id));
     if (!plant) throw refuse(404, 'There is no such plant');
     const etag = `"${plant.shelfVersion}"`;
-    if (request.headers.get('if-none-match') === etag) return new Response(null, { status: 304, headers: { etag } });
+    if (request.headers.get('if-none-match')?.replace(/^W\//, '') === etag)
+      return new Response(null, { status: 304, headers: { etag } });
     const entries = await shelfOf(sql, plant.id);
     if (!/text\/csv/.test(request.headers.get('accept') ?? '')) return jsonResponse(entries, 200, { etag });
     const own = new Set<string>(nameplate.listColumns.filter((c) => c.kind === 'own').map((c) => c.key));

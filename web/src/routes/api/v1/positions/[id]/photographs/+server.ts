@@ -1,5 +1,5 @@
 import { database } from '$lib/server/db/database';
-import { answer, fileLimit, idOf, jsonResponse, readBody } from '$lib/server/http/http';
+import { answer, fileLimit, idOf, isKeepable, jsonResponse, readBody } from '$lib/server/http/http';
 import { refuse } from '$lib/server/refusal';
 import { cleanImage } from '$lib/server/photographs/image';
 import {
@@ -20,6 +20,7 @@ export const POST = ({ params, request, url }) =>
     const position = await findPosition(sql, id);
     if (!position || position.deleted) throw refuse(404, 'There is no such position');
     const name = (url.searchParams.get('name') ?? '').trim().slice(0, 200) || 'photograph';
+    if (!isKeepable(name)) throw refuse(422, 'The name of the photograph is no text');
     const bytes = await readBody(request, fileLimit);
     if (bytes.length > photographLimit) throw refuse(413, 'A photograph may have 12 MB');
     const image = cleanImage(bytes);

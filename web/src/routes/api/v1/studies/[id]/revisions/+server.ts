@@ -1,6 +1,6 @@
 import { readCase } from '@pilgrim/core';
 import { database } from '$lib/server/db/database';
-import { answer, idOf, ifMatch, jsonResponse, parsed, readJsonBody } from '$lib/server/http/http';
+import { answer, idOf, jsonResponse, parsed, readJsonBody, revisionSeen } from '$lib/server/http/http';
 import { refuse } from '$lib/server/refusal';
 import { newRevision } from '$lib/server/http/inputs';
 import { findStudy, revisionsOf, saveRevision } from '$lib/server/positions/positions';
@@ -15,13 +15,13 @@ export const GET = ({ params }) =>
 export const POST = ({ params, request }) =>
   answer(async () => {
     const studyId = idOf(params.id);
-    const seen = ifMatch(request);
+    const seen = revisionSeen(request);
     const given = parsed(newRevision, await readJsonBody(request));
     const reading = readCase(given.case);
     if (!reading.ok) throw refuse(422, 'Not a valid case', { errors: reading.errors });
     const sql = await database();
     if (!(await findStudy(sql, studyId))) throw refuse(404, 'There is no such study');
-    const saved = await saveRevision(sql, studyId, seen === 'none' ? null : seen, {
+    const saved = await saveRevision(sql, studyId, seen, {
       caseText: given.case,
       read: reading.value,
       author: given.author,
