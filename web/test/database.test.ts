@@ -314,7 +314,8 @@ describe('a position', () => {
         const digests = await sql<{ line: string }[]>`
           select 'position ' || p.id || md5(p::text) as line from positions p where p.id <> ${own}
           union all select 'study ' || s.id || md5(s::text) from studies s where s.position_id <> ${own}
-          union all select 'revision ' || r.id || r.study_id || md5(coalesce(r.parent::text, '') || r.author || r.note ||
+          union all select 'revision ' || r.id || r.study_id || md5(coalesce(r.parent::text, '') || r.author ||
+              r.note ||
               md5(r.case_text::text) || md5(r.result::text))
             from revisions r join studies s on s.id = r.study_id
             where s.position_id <> ${own} and s.position_id = any(${watched})
