@@ -330,14 +330,16 @@ describe('a position', () => {
         ...f.studies.flatMap((s) => [s.id, ...s.revisions.map((r) => r.id)]),
       ]);
       const pool = fc.oneof(fc.constantFrom(...known, third.position, third.study), fc.uuid({ version: 4 }));
+      // Mostly as it was: a file with one thing wrong gets further than one with all of it wrong.
+      const maybe = fc.oneof({ weight: 3, arbitrary: fc.constant(undefined) }, { weight: 1, arbitrary: pool });
       const crafted = fc
         .record({
           of: fc.constantFrom(file, beside),
-          own: fc.option(pool, { nil: undefined }),
-          study: fc.option(pool, { nil: undefined }),
-          heads: fc.option(pool, { nil: undefined }),
-          revisions: fc.array(fc.option(pool, { nil: undefined }), { minLength: 2, maxLength: 2 }),
-          parents: fc.array(fc.option(pool, { nil: undefined }), { minLength: 2, maxLength: 2 }),
+          own: maybe,
+          study: maybe,
+          heads: maybe,
+          revisions: fc.array(maybe, { minLength: 2, maxLength: 2 }),
+          parents: fc.array(maybe, { minLength: 2, maxLength: 2 }),
           reversed: fc.boolean(),
         })
         .map(({ of, own, study, heads, revisions, parents, reversed }): File => {
@@ -373,7 +375,7 @@ describe('a position', () => {
           if (!answer.ok || living) expect(await rows(crypto.randomUUID())).toEqual(all);
           if (living) expect(answer.ok).toBe(false);
         }),
-        { numRuns: 60 },
+        { numRuns: 60, seed: 13 },
       );
       expect(taken).toBeGreaterThan(0);
     });
