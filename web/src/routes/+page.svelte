@@ -100,7 +100,7 @@
     <h1 class="mr-4">{plant}</h1>
     <label class="flex items-center gap-2"
       ><span class="text-quiet">Find</span>
-      <Input bind:value={query} class="field w-48!" type="search" placeholder="tag, name, machine, motor" />
+      <Input bind:value={query} class="field w-64!" type="search" placeholder="tag, name, machine, motor" />
     </label>
     <label class="flex items-center gap-2"
       ><span class="text-quiet">Show</span>
@@ -110,21 +110,25 @@
     <a class="link" href="{resolve('/api/v1/positions')}?as=csv" download data-sveltekit-reload>CSV</a>
     <a class="link" href="{resolve('/api/v1/positions')}?as=xlsx" download data-sveltekit-reload>XLSX</a>
     <a class="link" href={resolve('/import')}>Bring in a list</a>
+    <Button class="push" data-main aria-expanded={adding} onclick={() => ((common = lastCommon()), (adding = !adding))}
+      >New position</Button
+    >
+  </div>
+  <div class="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
+    <div class="max-w-[860px]">
+      <p class="text-quiet">
+        From a plate, a pull or a pump’s duty to motor, starter or drive, protection and cost; every figure opens to its
+        working. Start with a plate.
+      </p>
+      {#if plant === 'Kestrow Maltings'}<p class="text-quiet">Kestrow Maltings is invented, to try things on.</p>{/if}
+    </div>
     <FilePick
       label="Bring in a position"
       accept="application/json,.json"
       testid="import"
       onpick={(files) => void take(files)}
     />
-    <Button class="push" data-main aria-expanded={adding} onclick={() => ((common = lastCommon()), (adding = !adding))}
-      >New position</Button
-    >
   </div>
-  <p class="max-w-[860px] text-quiet">
-    From a plate, a pull or a pump’s duty to motor, starter or drive, protection and cost; every figure opens to its
-    working. Start with a plate.
-  </p>
-  {#if plant === 'Kestrow Maltings'}<p class="text-quiet">Kestrow Maltings is invented, to try things on.</p>{/if}
   <p class="min-h-5 text-quiet" role="status">{message}</p>
   {#if adding}
     <form class="box mb-4 grid grid-cols-1 items-end gap-3 p-3 sm:grid-cols-5" onsubmit={(e) => void add(e)}>
