@@ -15,8 +15,12 @@ export const sheetType = 'application/vnd.openxmlformats-officedocument.spreadsh
 /** Nothing between here and its reader may keep an answer: what is asked again is asked here. */
 const unkept = { 'cache-control': 'no-store' } as const;
 
+/** Of what is wrong, as many are told. */
+const errorsShown = 50;
+
 export function problemResponse(problem: Problem, headers: Record<string, string> = {}): Response {
-  return new Response(JSON.stringify({ type: 'about:blank', ...problem }), {
+  const told = problem.errors ? { ...problem, errors: problem.errors.slice(0, errorsShown) } : problem;
+  return new Response(JSON.stringify({ type: 'about:blank', ...told }), {
     status: problem.status,
     headers: { 'content-type': 'application/problem+json', ...unkept, ...headers },
   });
@@ -95,13 +99,10 @@ export async function readJsonBody(request: Request, limit = jsonLimit): Promise
   } catch {
     throw refuse(400, 'The body is not JSON');
   }
-  const errors = [...unkeepable(value, '')].slice(0, errorsShown);
+  const errors = [...unkeepable(value, '')];
   if (errors.length > 0) throw refuse(422, 'Some text in it cannot be kept', { errors });
   return value;
 }
-
-/** Of what is wrong with a body, as many are told. */
-const errorsShown = 50;
 
 /** True for text that a database keeps: no NUL, and no half of a pair of surrogates. */
 export const isKeepable = (text: string): boolean => !text.includes('\0') && !/\p{Surrogate}/u.test(text);
@@ -185,8 +186,6 @@ export function parsed<T>(schema: z.ZodType<T>, value: unknown): T {
   const reading = schema.safeParse(value);
   if (reading.success) return reading.data;
   throw refuse(422, 'Some of it cannot be read', {
-    errors: reading.error.issues
-      .slice(0, errorsShown)
-      .map((i) => ({ path: i.path.map(String).join('.') || 'body', message: i.message })),
+    errors: reading.error.issues.map((i) => ({ path: i.path.map(String).join('.') || 'body', message: i.message })),
   });
 }
