@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { genericMotors, judge, readCase, solveWith, type CaseText, type Solved } from '@pilgrim/core';
+import { entryVerdict, type Judged } from '../src/judge/asked';
 import { asked } from '../src/judge/requirements';
 import { conveyor, figure } from './cases';
 import { likelyCase } from './randomCases';
@@ -36,29 +37,32 @@ describe('judge equals tell', () => {
       expect(Math.abs(judged / told - 1), text).toBeLessThan(0.006);
     }
   });
-  it('what is of the motor itself is judged alike by every method that is no drive', () => {
+  it('what is of the motor itself is judged alike by every method, what is of it on the line by each but a drive', () => {
     const motors = genericMotors().filter((_, i) => i % 40 === 0);
-    const at = asked.flatMap((r, column) => (r.of === 'motor' ? [column] : []));
-    const R = asked.length;
-    const methods = ['direct', 'star-delta', 'soft-starter'] as const;
+    const methods = ['drive', 'direct', 'star-delta', 'soft-starter'] as const;
+    const shared = asked.filter((r) => r.of !== 'method');
     let seen = 0;
-    for (const { screening } of chosen.slice(0, 30)) {
+    for (const { screening } of chosen.slice(0, 12)) {
       if (!screening) continue;
-      const together = judge(screening.needs, motors, ['drive', ...methods]);
-      for (const [m, method] of methods.entries()) {
-        const alone = judge(screening.needs, motors, [method]);
-        for (let i = 0; i < motors.length; i++)
-          for (const column of at) {
-            const [all, one] = [(i * 4 + m + 1) * R + column, i * R + column];
-            seen += Number((alone.outcomes[one] ?? -1) > 0);
-            expect(together.outcomes[all]).toBe(alone.outcomes[one]);
-            expect(together.margins[all]).toBe(alone.margins[one]);
-            expect(together.answers[all]).toBe(alone.answers[one]);
+      for (const order of [methods, methods.toReversed()]) {
+        const together = judge(screening.needs, motors, order);
+        for (const [m, method] of order.entries()) {
+          const alone = judge(screening.needs, motors, [method]);
+          for (let i = 0; i < motors.length; i++) {
+            const all = i * 4 + m;
+            const verdicts = (judged: Judged, entry: number) => asked.map(({ id }) => entryVerdict(judged, entry, id));
+            expect(verdicts(together, all)).toEqual(verdicts(alone, i));
+            seen += shared.filter(({ id }) => entryVerdict(alone, i, id) !== undefined).length;
+            for (const column of ['worst', 'open', 'conditions', 'price', 'lifeCycle', 'rank'] as const)
+              expect(together[column][all]).toBe(alone[column][i]);
           }
-        for (let i = 0; i < motors.length; i++) expect(together.price[i * 4 + m + 1]).toBe(alone.price[i]);
+        }
       }
     }
-    expect(seen).toBeGreaterThan(500);
+    expect(seen).toBeGreaterThan(5000);
+  });
+  it('what a run has a word on is of the method', () => {
+    for (const { id, of, problems } of asked) if (problems.length > 0) expect(of, id).toBe('method');
   });
   it('dip of the simulated start', () => {
     for (const { result, screening } of chosen) {

@@ -4,7 +4,7 @@ import type { Method } from '../contract';
 import type { RemedyKind } from '../practice';
 import { code } from './code';
 import type { Bench } from './requirement';
-import { requirements, type RequirementId } from './requirements';
+import { asked, requirements, type RequirementId } from './requirements';
 
 /** How many columns an entry has. */
 export const R = requirements.length;
@@ -53,6 +53,18 @@ export const answer = { none: 0, condition: 1, remedy: 2 } as const;
 
 export const outcomeOf = (n: number): Outcome => (n >= code.fail ? 'fail' : n === code.caution ? 'caution' : 'pass');
 
+/** The first method that is no drive: what is the same by all of these is judged for it. */
+export const firstOnLine = (methods: readonly Method[]): number => methods.findIndex((method) => method !== 'drive');
+
+/** Where the verdict on an entry stands in the columns: what is the same by several methods stands at the first. */
+export function placeOf({ methods }: Pick<Judged, 'methods'>, entry: number, requirement: RequirementId): number {
+  const m = entry % methods.length;
+  const column = columnOf(requirement);
+  const on = asked[column]?.of;
+  const at = on === 'motor' ? 0 : on === 'line' && methods[m] !== 'drive' ? firstOnLine(methods) : m;
+  return (entry - m + at) * R + column;
+}
+
 /** Outcome and margin of one requirement for an entry; undefined where it does not apply. */
 export function entryVerdict(
   judged: Judged,
@@ -61,7 +73,7 @@ export function entryVerdict(
 ):
   | { readonly outcome: Outcome; readonly margin: number; readonly answered: 'remedy' | 'condition' | undefined }
   | undefined {
-  const index = entry * R + columnOf(requirement);
+  const index = placeOf(judged, entry, requirement);
   const outcome = judged.outcomes[index] ?? code.none;
   const answered = judged.answers[index] ?? answer.none;
   return outcome === code.none

@@ -5,7 +5,7 @@ import { connectionFor, directSpeed, driveCurrentAsked, matchDrive, type Needs }
 import { writeQuantity } from '../quantity';
 import { triedOf } from '../runs';
 import { bulkOf, remedyKinds, remedyPrice } from '../practice';
-import { answer, columnOf, entryVerdict, outcomeOf, R, remedyNamed, type Judged } from './asked';
+import { answer, entryVerdict, outcomeOf, placeOf, remedyNamed, type Judged } from './asked';
 import type { Looked } from './requirement';
 import { asked } from './requirements';
 
@@ -97,7 +97,7 @@ function verdictsOf(
     if (!found) continue;
     const { outcome, margin, answered } = found;
     const looked: Looked = { outcome, margin, needs, motor, method, direct, tried };
-    const kind = remedyNamed(remedyKinds, judged.answers[entry * R + columnOf(requirement.id)] ?? answer.none);
+    const kind = remedyNamed(remedyKinds, judged.answers[placeOf(judged, entry, requirement.id)] ?? answer.none);
     const waived = needs.waived.get(requirement.id) ?? null;
     verdicts.push({
       requirement: requirement.id,

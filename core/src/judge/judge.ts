@@ -4,7 +4,7 @@ import { directSpeed, driveOverload, inputOf, settledSpeed, type Needs } from '.
 import { isVariableTorque, methodShares, presentValue, shaftPower, speedRatio, torqueRatio } from '../physics';
 import { presentRatio, remedyKinds } from '../practice';
 import { triedOf, type Tried } from '../runs';
-import { answer, columnOf, R, type Judged } from './asked';
+import { answer, columnOf, firstOnLine, R, type Judged } from './asked';
 import { buildColumns, sameFrames, starterPrices, supplyColumns } from './columns';
 import { code } from './code';
 import { problemCode, whenSimulated, type Bench, type Entry, type Requirement } from './requirement';
@@ -59,6 +59,16 @@ export function judge(needs: Needs, motors: readonly Motor[], methods: readonly 
   return judged;
 }
 
+/** Requirements that stand together, and what they come to for the entry last judged. */
+interface Part {
+  readonly those: readonly { readonly of: Requirement; readonly column: number; readonly counts: boolean }[];
+  worst: number;
+  shortfall: number;
+  open: number;
+  conditions: number;
+  remedies: number;
+}
+
 type Assess = (i: number, m: number, direct: number, tried: Tried | undefined) => void;
 const assessors = new WeakMap<Judged, Assess>();
 
@@ -71,15 +81,20 @@ function assessor(judged: Judged): Assess {
   const M = methods.length;
   const starters = starterPrices(needs.practice, bench.motors, methods);
   const list = asked.flatMap((of, column) =>
-    of.applies(needs) ? [{ of, column, counts: !needs.waived.has(of.id), ofMotor: of.of === 'motor' }] : [],
+    of.applies(needs) ? [{ of, column, counts: !needs.waived.has(of.id) }] : [],
   );
+  const partOf = (those: Part['those']): Part => ({
+    ...{ those, worst: code.pass, shortfall: 0, open: 0, conditions: 0, remedies: 0 },
+  });
+  const on = (part: Requirement['of']) => list.filter(({ of }) => of.of === part);
+  const [ofMotor, ofLine, ofDrive] = [partOf(on('motor')), partOf(on('line')), partOf(on('line'))];
+  const ofMethod = partOf(on('method'));
   // What only a run can say stands at none until there is one.
-  const closed = list.filter(({ of }) => of.judge !== whenSimulated);
+  const closed = partOf(ofMethod.those.filter(({ of }) => of.judge !== whenSimulated));
   const year: Year = { ratios: yearRatios(needs), annuity: presentValue(needs.discountRate, needs.years) };
   const shares = methods.map((method) => methodShares(method, needs.starter));
   const power = columnOf('power');
-  // What is of the motor itself is the same by every method that is no drive: it is judged for the first of them.
-  const first = methods.findIndex((method) => method !== 'drive');
+  const first = firstOnLine(methods);
   const at = newEntry();
   const { remedyPrices } = bench.build;
   const K = remedyKinds.length;
@@ -107,33 +122,39 @@ function assessor(judged: Judged): Assess {
     }
     outcomes[index] = outcome;
   };
+  /** Judges a part of the list into the columns of an entry, and sums it up. */
+  const judgePart = (part: Part, i: number, entry: number, tried: Tried | undefined): void => {
+    part.worst = code.pass;
+    part.shortfall = part.open = part.conditions = part.remedies = 0;
+    for (const { of, column, counts } of part.those) {
+      const index = entry * R + column;
+      judgeOne(of, index, tried);
+      const outcome = outcomes[index] ?? code.none;
+      if (outcome === code.none || !counts) continue;
+      const answered = answers[index] ?? answer.none;
+      if (answered >= answer.remedy) part.remedies += remedyPrices[i * K + answered - answer.remedy] ?? 0;
+      else if (answered === answer.condition) part.conditions++;
+      if (outcome > part.worst) part.worst = outcome;
+      if (outcome === code.caution) part.open++;
+      else if (outcome === code.fail) part.shortfall += 1 + Math.min(10, Math.max(0, -(margins[index] ?? 0)));
+    }
+  };
   const assess: Assess = (i, m, direct, tried) => {
     const entry = i * M + m;
     const method = methods[m] ?? 'direct';
     moveTo(at, bench, i, method, shares[m], direct);
-    let bad: number = code.pass;
-    let shortfall = 0;
-    let open = 0;
-    let conditions = 0;
-    let remedies = 0;
-    const again = !at.drive && m !== first;
-    for (const { of, column, counts, ofMotor } of tried ? list : closed) {
-      const index = entry * R + column;
-      if (again && ofMotor) {
-        const there = index + (first - m) * R;
-        outcomes[index] = outcomes[there] ?? code.none;
-        margins[index] = margins[there] ?? 0;
-        answers[index] = answers[there] ?? answer.none;
-      } else judgeOne(of, index, tried);
-      const outcome = outcomes[index] ?? code.none;
-      if (outcome === code.none || !counts) continue;
-      const answered = answers[index] ?? answer.none;
-      if (answered >= answer.remedy) remedies += remedyPrices[i * K + answered - answer.remedy] ?? 0;
-      else if (answered === answer.condition) conditions++;
-      if (outcome > bad) bad = outcome;
-      if (outcome === code.caution) open++;
-      else if (outcome === code.fail) shortfall += 1 + Math.min(10, Math.max(0, -(margins[index] ?? 0)));
-    }
+    // `placeOf` says where these are read: what is the same by several methods is judged for the first of them.
+    if (tried || m === 0) judgePart(ofMotor, i, i * M, tried);
+    const line = at.drive ? ofDrive : ofLine;
+    if (tried || at.drive || m === first) judgePart(line, i, at.drive ? entry : i * M + first, tried);
+    const own = tried ? ofMethod : closed;
+    judgePart(own, i, entry, tried);
+    const bad = Math.max(ofMotor.worst, line.worst, own.worst);
+    const open = ofMotor.open + line.open + own.open;
+    const conditions = ofMotor.conditions + line.conditions + own.conditions;
+    const remedies = ofMotor.remedies + line.remedies + own.remedies;
+    const shortfall = ofMotor.shortfall + line.shortfall + own.shortfall;
+    const powerMargin = margins[(at.drive ? entry : i * M + first) * R + power] ?? 0;
     judged.worst[entry] = bad;
     judged.open[entry] = open;
     judged.conditions[entry] = conditions;
@@ -143,9 +164,7 @@ function assessor(judged: Judged): Assess {
     judged.lifeCycle[entry] = cost;
     judged.simulated[entry] = Number(tried !== undefined);
     judged.rank[entry] =
-      bad === code.fail
-        ? shortfall
-        : rankValue(bench, i, cost, price, margins[entry * R + power] ?? 0) + weightOf(needs, price, open);
+      bad === code.fail ? shortfall : rankValue(bench, i, cost, price, powerMargin) + weightOf(needs, price, open);
   };
   assessors.set(judged, assess);
   return assess;
@@ -173,7 +192,7 @@ export function simulateEntry(judged: Judged, entry: number): void {
   if (!motor || !method) return;
   const tried = triedOf(bench.needs, motor, method);
   judged.runs++;
-  assessor(judged)(i, m, directSpeed(bench.needs, columns, i), tried);
+  if (tried) assessor(judged)(i, m, directSpeed(bench.needs, columns, i), tried);
   judged.simulated[entry] = 1;
 }
 

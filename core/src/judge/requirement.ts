@@ -79,10 +79,10 @@ export interface Condition {
 export interface Requirement<I extends string = string> {
   readonly id: I;
   /**
-   * Of the motor itself, the same by every method that is no drive (and judged for the first of them alone), or of how
-   * it is started and fed.
+   * Of the motor itself, the same by every method (and judged for the first alone); of the motor on the line, the same
+   * by every method that is no drive; or of how it is started and fed.
    */
-  readonly of: 'motor' | 'method';
+  readonly of: 'motor' | 'line' | 'method';
   /** Whether the margin is a number to tell. */
   readonly told: boolean;
   /** Fields of the case that decide it, and figures it rests on. */

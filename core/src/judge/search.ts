@@ -1,5 +1,5 @@
 import type { Needs } from '../needs';
-import { columnOf, R, type Judged, type Tie } from './asked';
+import { placeOf, type Judged, type Tie } from './asked';
 import { code } from './code';
 import { before, bestOf, judge, simulateEntry } from './judge';
 
@@ -32,7 +32,7 @@ function excuseDrive(judged: Judged, winner: number): void {
     simulateEntry(judged, e);
     if (worst[e] !== code.fail) return;
   }
-  const column = winner * R + columnOf('speed-control');
+  const column = placeOf(judged, winner, 'speed-control');
   if (outcomes[column] !== code.caution) return;
   outcomes[column] = code.pass;
   open[winner] = (open[winner] ?? 1) - 1;

@@ -6,7 +6,7 @@ const alike = 0.01;
 
 export const frequency = requirement({
   id: 'frequency',
-  of: 'motor',
+  of: 'line',
   fields: ['supply.frequency'],
   judge({ needs, build }, e) {
     const off = Math.abs((build.frequency[e.i] ?? 0) / needs.supply.frequency - 1);

@@ -13,7 +13,7 @@ const never = 0.3;
 
 export const loading = requirement({
   id: 'loading',
-  of: 'motor',
+  of: 'line',
   told: true,
   fields: ['load.demand', 'rules.leastLoading'],
   figures: ['choice.loading'],

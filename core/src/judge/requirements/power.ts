@@ -12,7 +12,7 @@ const nothingLeft = 'Nothing is left of its rating in this heat and height.';
 
 export const power = requirement({
   id: 'power',
-  of: 'motor',
+  of: 'line',
   told: true,
   fields: ['load.demand'],
   figures: ['load.requiredPower', 'place.motorDerating'],

@@ -10,7 +10,7 @@ const onDrive = { from: 0.7, to: 1.06, never: 2 };
 
 export const speed = requirement({
   id: 'speed',
-  of: 'motor',
+  of: 'line',
   told: true,
   fields: ['load.demand.speed', 'load.train.ratio'],
   figures: ['load.motorSpeed'],

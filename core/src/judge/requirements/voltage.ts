@@ -5,7 +5,7 @@ import { remedied, requirement } from '../requirement';
 
 export const voltage = requirement({
   id: 'voltage',
-  of: 'motor',
+  of: 'line',
   told: true,
   fields: ['supply.voltage'],
   applies: ({ supply }) => supply.voltage !== undefined,
