@@ -3,6 +3,7 @@ import type { Outcome } from '../case';
 import type { Method } from '../contract';
 import type { RemedyKind } from '../practice';
 import { code } from './code';
+import type { Needs } from '../needs';
 import type { Bench } from './requirement';
 import { asked, requirements, type RequirementId } from './requirements';
 
@@ -12,11 +13,12 @@ const at = new Map<RequirementId, number>(requirements.map((r, i) => [r, i]));
 /** Column of a requirement within an entry. */
 export const columnOf = (r: RequirementId): number => at.get(r) ?? 0;
 
-/** All outcomes and margins as columns: entry (motor × methods + method) × requirements + requirement. */
+/** All outcomes and margins as columns: motor × stride + place; the rest by entry (motor × methods + method). */
 export interface Judged {
   readonly bench: Bench;
   readonly columns: MotorColumns;
   readonly methods: readonly Method[];
+  readonly places: Places;
   readonly outcomes: Int8Array;
   readonly margins: Float64Array;
   /** What makes a verdict pass that would not by itself: `answer` codes, remedies by number from 2 on. */
@@ -56,13 +58,32 @@ export const outcomeOf = (n: number): Outcome => (n >= code.fail ? 'fail' : n ==
 /** The first method that is no drive: what is the same by all of these is judged for it. */
 export const firstOnLine = (methods: readonly Method[]): number => methods.findIndex((method) => method !== 'drive');
 
-/** Where the verdict on an entry stands in the columns: what is the same by several methods stands at the first. */
-export function placeOf({ methods }: Pick<Judged, 'methods'>, entry: number, requirement: RequirementId): number {
-  const m = entry % methods.length;
-  const column = columnOf(requirement);
-  const on = asked[column]?.of;
-  const at = on === 'motor' ? 0 : on === 'line' && methods[m] !== 'drive' ? firstOnLine(methods) : m;
-  return (entry - m + at) * R + column;
+/** Where verdicts stand among those of one motor; what is the same by several methods stands once. */
+export interface Places {
+  /** How many verdicts one motor has. */
+  readonly stride: number;
+  /** Place by method × requirements + requirement; -1 where these needs do not ask it. */
+  readonly of: Int32Array;
+}
+
+export function placesOf(needs: Needs, methods: readonly Method[]): Places {
+  const of = new Int32Array(methods.length * R).fill(-1);
+  const [first, none] = [firstOnLine(methods), -1];
+  let stride = 0;
+  for (const [m, method] of methods.entries())
+    for (const [column, r] of asked.entries()) {
+      if (!r.applies(needs)) continue;
+      const other = r.of === 'motor' && m > 0 ? 0 : r.of === 'line' && method !== 'drive' && m !== first ? first : none;
+      of[m * R + column] = other === none ? stride++ : (of[other * R + column] ?? 0);
+    }
+  return { stride, of };
+}
+
+/** Where the verdict on an entry stands in the columns; -1 where these needs do not ask it. */
+export function placeOf({ methods, places }: Pick<Judged, 'methods' | 'places'>, entry: number, id: RequirementId) {
+  const M = methods.length;
+  const place = places.of[(entry % M) * R + columnOf(id)] ?? -1;
+  return place < 0 ? -1 : Math.floor(entry / M) * places.stride + place;
 }
 
 /** Outcome and margin of one requirement for an entry; undefined where it does not apply. */

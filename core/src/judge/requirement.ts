@@ -96,7 +96,7 @@ export interface Requirement<I extends string = string> {
    * Outcome code, leaving margin, remedy and condition in the entry; runs over columns for every candidate, so it
    * makes nothing.
    */
-  judge(bench: Bench, entry: Entry): number;
+  readonly judge: (bench: Bench, entry: Entry) => number;
   /** Margin by the simulated start, where it has one of its own. */
   marginOf(bench: Bench, entry: Entry, tried: Tried): number;
   /** The reason in one sentence. */
