@@ -103,7 +103,7 @@ export interface Requirement<I extends string = string> {
   sentence(looked: Looked): string;
   /** What is bought or set, in words, where a remedy answers it. */
   remedied(looked: Looked): string;
-  /** The input nobody gave, and its limit. */
+  /** The input nobody gave, and its limit; asked only where its verdict holds on a condition. */
   holdsIf(looked: Looked): Condition | undefined;
   /** The least that would admit a failing candidate. */
   cure(looked: Looked): string;

@@ -51,7 +51,6 @@ export const lessons: readonly Requirement<LessonId>[] = lessonIds.map((id) =>
       return code[outcome];
     },
     holdsIf: ({ needs, motor }) => {
-      if (id !== 'history-reserve') return undefined;
       const limit = writeQuantity(motor.power * needs.place.motorDerating, 'W', needs.practice.words.units);
       return {
         field: 'load.demand',

@@ -43,11 +43,7 @@ export const power = requirement({
     return `${text(rated)} left after heat and height, but ${text(asked)} is asked. ${cure}`;
   },
   holdsIf(v) {
-    const { needs, motor } = v;
-    if (needs.load.basis !== 'plate' || v.outcome !== 'pass') return undefined;
-    const most = motor.power * left(v).share;
-    if (most >= needs.load.power * (1 - tight)) return undefined;
-    const limit = writeQuantity(most, 'W', needs.practice.words.units);
+    const limit = writeQuantity(v.motor.power * left(v).share, 'W', v.needs.practice.words.units);
     return {
       field: 'load.demand',
       limit,

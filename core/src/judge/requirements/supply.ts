@@ -27,11 +27,9 @@ export const supply = requirement({
   judge({ needs, c, simulates }, e) {
     if (needs.supply.impedance === undefined) {
       e.margin = 0;
-      e.condition =
-        !e.drive &&
-        (c.power[e.i] ?? 0) > unlimitedStart &&
-        usual(ratingFor(e, needs.rules.maxDip), needs.rules.usualTransformer);
-      return passIf(e.drive || (c.power[e.i] ?? 0) <= unlimitedStart, code.caution);
+      if (e.drive || (c.power[e.i] ?? 0) <= unlimitedStart) return code.pass;
+      e.condition = usual(ratingFor(e, needs.rules.maxDip), needs.rules.usualTransformer);
+      return code.caution;
     }
     e.margin = 1 - e.dip / needs.rules.maxDip;
     if (!simulates) return passIf(keeps(e.dip, needs.rules.maxDip) !== 'not');
@@ -55,7 +53,6 @@ export const supply = requirement({
     return 'The source is not described: the dip cannot be judged, and some suppliers limit starting from about 4 kW.';
   },
   holdsIf(v) {
-    if (!needsCondition(v)) return undefined;
     const text = writeQuantity(sourceFor(v), 'VA');
     return {
       field: 'supply.source',

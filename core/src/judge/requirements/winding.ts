@@ -50,20 +50,13 @@ export const winding = requirement({
   remedied: ({ needs }) =>
     (needs.supply.voltage ?? 0) >= neverAssumed ? 'a sine filter at the drive' : 'a dV/dt filter at the drive',
   holdsIf(v) {
-    const { method, needs, motor } = v;
-    const rule = needs.rules.inverterDuty;
-    const metres = lengthFor(v);
-    const { cable } = needs.place;
-    if (method !== 'drive' || lineOf(v) >= neverAssumed || rule === 'plate') return undefined;
-    if (metres === Infinity || (cable !== undefined && cable <= metres)) return undefined;
-    if (rule === 'modern' && isModern(motor.made)) return undefined;
-    if (rule === 'modern' && motor.made === null)
+    if (v.needs.rules.inverterDuty === 'modern' && v.motor.made === null)
       return {
         field: 'plate.year',
         limit: `${modernSince}`,
         text: `Holds where the motor was made in ${modernSince} or later: confirm its year, or fit a dV/dt filter.`,
       };
-    if (cable !== undefined) return undefined;
+    const metres = lengthFor(v);
     return {
       field: 'place.cable.length',
       limit: `${metres} m`,
