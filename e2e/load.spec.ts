@@ -142,7 +142,7 @@ test('a torque curve is drawn by keys, a train built of stages, a duty cycle typ
   await expect(page.locator('main [data-figure="load.ratio"]')).toContainText('50');
   await page.getByRole('button', { name: 'Add a stage' }).click();
   await expect(page.getByRole('button', { name: 'Add a stage' })).toBeHidden();
-  await page.getByRole('button', { name: 'Duty cycle' }).click();
+  await page.getByRole('tab', { name: 'Duty cycle' }).click();
   await page.getByRole('button', { name: 'Add a stretch' }).click();
   await page.locator('[data-path="load.cycle[0].duration"]').fill('20 s');
   await page.getByRole('button', { name: 'Add a stretch' }).click();

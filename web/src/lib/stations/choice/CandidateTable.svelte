@@ -4,6 +4,13 @@
   import type { Candidate, Outcome, ScreenColumn, ScreenRow } from '@pilgrim/core';
   import { untrack } from 'svelte';
   import { get } from 'svelte/store';
+  import {
+    columnVisibilityFeature,
+    createTable,
+    rowSortingFeature,
+    tableFeatures,
+    type ColumnDef,
+  } from '@tanstack/svelte-table';
   import { createVirtualizer } from '@tanstack/svelte-virtual';
   import { words } from '$lib/ui/names';
   import { useDesk } from '$lib/desk/desk.svelte';
@@ -23,39 +30,59 @@
   const desk = useDesk();
   const currency = $derived(String(desk().value('money.currency') ?? ''));
 
-  type Column = readonly [ScreenColumn, string, (r: ScreenRow) => string, boolean?];
-  const columns: readonly Column[] = [
-    ['method', 'Method', (r) => words(r.method)],
-    ['speed', 'r/min', (r) => String(r.speed), true],
-    ['current', 'A', (r) => String(r.current), true],
-    ['efficiency', 'η %', (r) => (r.efficiency * 100).toFixed(1), true],
-    ['frame', 'Frame', (r) => r.frame ?? '—'],
-    ['margin', 'Margin', (r) => `${(r.margin * 100).toFixed(0)} %`, true],
-    ['price', 'Price', (r) => r.price.toLocaleString('en'), true],
-    ['lifeCycle', 'Life-cycle', (r) => writeAmount(r.lifeCycle, currency), true],
-    ['mass', 'kg', (r) => String(r.mass), true],
-    ['sound', 'dB(A)', (r) => String(r.sound), true],
-    ['stock', 'Shelf', (r) => (r.stock === null ? '' : String(r.stock)), true],
+  // The worker sorts and filters; the table holds what is asked of it, and which columns are shown.
+  const features = tableFeatures({ rowSortingFeature, columnVisibilityFeature });
+  const column = (id: ScreenColumn, header: string, accessorFn: (r: ScreenRow) => string, enableHiding = true) => ({
+    ...{ id, header, accessorFn, enableHiding },
+  });
+  const columns: ColumnDef<typeof features, ScreenRow>[] = [
+    column('name', 'Motor', (r) => r.name, false),
+    column('method', 'Method', (r) => words(r.method)),
+    column('speed', 'r/min', (r) => String(r.speed)),
+    column('current', 'A', (r) => String(r.current)),
+    column('efficiency', 'η %', (r) => (r.efficiency * 100).toFixed(1)),
+    column('frame', 'Frame', (r) => r.frame ?? '—'),
+    column('margin', 'Margin', (r) => `${(r.margin * 100).toFixed(0)} %`),
+    column('price', 'Price', (r) => r.price.toLocaleString('en')),
+    column('lifeCycle', 'Life-cycle', (r) => writeAmount(r.lifeCycle, currency)),
+    column('mass', 'kg', (r) => String(r.mass)),
+    column('sound', 'dB(A)', (r) => String(r.sound)),
+    column('stock', 'Shelf', (r) => (r.stock === null ? '' : String(r.stock))),
   ];
-  let chosen = $state<ScreenColumn[]>(['method', 'speed', 'frame', 'margin', 'lifeCycle', 'stock']);
+  const inWords = ['name', 'method', 'frame'];
+  const shownAtFirst = ['name', 'method', 'speed', 'frame', 'margin', 'lifeCycle', 'stock'];
   let outcomes = $state<Outcome[]>(['pass', 'caution', 'fail']);
   let text = $state('');
   let shelfOnly = $state(false);
-  let sort = $state<ScreenColumn>('rank');
-  let descending = $state(false);
   let total = $state(0);
   let rows = $state.raw<readonly ScreenRow[]>([]);
   let opened = $state.raw<Candidate | null>(null);
   let scroller: HTMLDivElement | undefined = $state();
 
-  const shown = $derived(columns.filter(([key]) => chosen.includes(key)));
+  const table = createTable({
+    features,
+    columns,
+    get data() {
+      return rows;
+    },
+    manualSorting: true,
+    defaultColumn: { sortDescFirst: false },
+    initialState: {
+      columnVisibility: Object.fromEntries(columns.map(({ id = '' }) => [id, shownAtFirst.includes(id)])),
+    },
+  });
+  const sorting = $derived(table.atoms.sorting.get()[0]);
+  const visibility = $derived(table.atoms.columnVisibility.get());
+  const visible = $derived(table.getAllLeafColumns().filter(({ id }) => visibility[id] !== false));
   const counts = $derived(desk().result?.counts);
   const pinned = $derived(desk().value('motor.catalogue'));
 
   let asked = 0;
   $effect(() => {
     void desk().answers;
-    const query = { outcomes: [...outcomes], text, shelfOnly, sort, descending };
+    // Sorted by nothing is sorted as judged.
+    const sort = (sorting?.id ?? 'rank') as ScreenColumn;
+    const query = { outcomes: [...outcomes], text, shelfOnly, sort, descending: sorting?.desc === true };
     const mine = ++asked;
     void screenedRows(query, 0, 25_000).then((answer) => {
       if (mine !== asked) return;
@@ -84,13 +111,6 @@
   const items = $derived($virtualizer.getVirtualItems());
   const before = $derived(items[0]?.start ?? 0);
   const after = $derived(Math.max(0, $virtualizer.getTotalSize() - (items.at(-1)?.end ?? 0)));
-
-  function by(column: ScreenColumn): void {
-    if (sort === column) descending = !descending;
-    else [sort, descending] = [column, false];
-  }
-  const direction = (column: ScreenColumn): 'ascending' | 'descending' | 'none' =>
-    sort !== column ? 'none' : descending ? 'descending' : 'ascending';
 </script>
 
 <div class="mb-2 flex flex-wrap items-end gap-x-4 gap-y-2">
@@ -110,8 +130,12 @@
   </fieldset>
   <Fold class="relative text-[13px]" headClass="text-pine underline underline-offset-2" title="Columns">
     <div class="box absolute z-10 mt-1 grid w-44 gap-1 p-2" style="box-shadow: var(--shadow)">
-      {#each columns as [key, name] (key)}
-        <Checkbox class="me-1" bind:group={chosen} value={key}>{name}</Checkbox>
+      {#each table.getAllLeafColumns().filter((c) => c.getCanHide()) as c (c.id)}
+        <Checkbox
+          class="me-1"
+          checked={visibility[c.id] !== false}
+          onchange={(e) => c.toggleVisibility(e.currentTarget.checked)}>{c.columnDef.header}</Checkbox
+        >
       {/each}
     </div>
   </Fold>
@@ -136,12 +160,14 @@
       <thead class="sticky top-0 bg-sheet">
         <tr>
           <th class="w-6"><span class="sr-only">Outcome</span></th>
-          <th aria-sort={direction('name')}
-            ><button type="button" class="sort" onclick={() => by('name')}>Motor</button></th
-          >
-          {#each shown as [key, name, , n] (key)}
-            <th class:n aria-sort={direction(key)}
-              ><button type="button" class="sort" onclick={() => by(key)}>{name}</button></th
+          {#each visible as c (c.id)}
+            {@const sorted = sorting?.id === c.id ? (sorting.desc ? 'descending' : 'ascending') : 'none'}
+            <th class:n={!inWords.includes(c.id)} aria-sort={sorted}
+              ><Button class="link whitespace-nowrap" onclick={() => c.toggleSorting()}
+                >{c.columnDef.header}<span aria-hidden="true"
+                  >{sorted === 'none' ? '' : sorted === 'ascending' ? ' ↑' : ' ↓'}</span
+                ></Button
+              ></th
             >
           {/each}
           <th><span class="sr-only">Compare and pin</span></th>
@@ -154,7 +180,7 @@
           {#if r}
             <tr data-testid="candidate" data-id={r.id} aria-rowindex={item.index + 1}>
               <td><Mark state={r.outcome} /></td>
-              <td class="max-w-[238px] truncate"
+              <td class="max-w-[208px] truncate"
                 ><Button
                   class="link"
                   title={r.name}
@@ -162,7 +188,9 @@
                   onclick={() => (open = open === r.id ? null : r.id)}>{r.name}</Button
                 >{#if r.short}<span class="ml-1 text-quiet">{words(r.short)}</span>{/if}</td
               >
-              {#each shown as [key, , of, n] (key)}<td class="whitespace-nowrap" class:n>{of(r)}</td>{/each}
+              {#each visible.slice(1) as c (c.id)}<td class="whitespace-nowrap" class:n={!inWords.includes(c.id)}
+                  >{c.accessorFn?.(r, item.index)}</td
+                >{/each}
               <td class="whitespace-nowrap"
                 ><Button
                   class="link"
@@ -179,7 +207,7 @@
             </tr>
             {#if open === r.id && opened}
               <tr
-                ><td colspan={shown.length + 3} class="bg-paper">
+                ><td colspan={visible.length + 2} class="bg-paper">
                   {#if opened.change}<p class="mb-1"><b>It would be admitted with:</b> {opened.change}.</p>{/if}
                   <VerdictList verdicts={opened.verdicts} />
                 </td></tr
@@ -192,19 +220,3 @@
     </Table>
   {/if}
 </div>
-
-<style>
-  .sort {
-    font: inherit;
-    color: inherit;
-    background: none;
-    border: 0;
-    padding: 0;
-  }
-  th[aria-sort='ascending'] .sort::after {
-    content: ' ↑';
-  }
-  th[aria-sort='descending'] .sort::after {
-    content: ' ↓';
-  }
-</style>

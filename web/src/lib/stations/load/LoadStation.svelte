@@ -8,13 +8,13 @@
   import DutyEditor from './DutyEditor.svelte';
   import Figures from '$lib/ui/Figures.svelte';
   import Group from '$lib/ui/Group.svelte';
+  import Pages from '$lib/ui/Pages.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import ShapeEditor from './ShapeEditor.svelte';
   import TrainEditor from './TrainEditor.svelte';
   import { useDesk } from '$lib/desk/desk.svelte';
   import { houseRule, machines, shapes } from '$lib/ui/options';
-  import Fold from '$lib/ui/Fold.svelte';
 
   const desk = useDesk();
   const text = (path: string): string | undefined => {
@@ -25,12 +25,60 @@
   const machine = $derived(text('load.machine'));
   const curve = $derived(desk().result?.curves.torqueSpeed);
   const ownCurve = $derived(typeof desk().value('load.shape') === 'object');
-  const cyclic = $derived(desk().value('load.cycle') !== undefined);
+  const stretches = $derived([desk().value('load.cycle')].flat().filter((x) => x !== undefined).length);
+  const pages = $derived([
+    { id: 'moving', title: 'Getting it moving', body: moving },
+    { id: 'cycle', title: stretches > 0 ? `Duty cycle of ${stretches}` : 'Duty cycle', body: cycle },
+    { id: 'shaft', title: 'At the motor shaft', body: shaft },
+  ]);
   const geared = $derived(desk().result?.findings.find((f) => f.id === 'load.no-train'));
   const takeTrain = (): void => {
     for (const { field, value } of geared?.suggestions ?? []) desk().set(field, value);
   };
 </script>
+
+{#snippet moving()}
+  <Group
+    title="Torque against speed, and getting it moving"
+    note="Shares of the torque and speed of the demand; what the machine usually asks until you say otherwise."
+  >
+    <ShapeEditor />
+    <div class="mt-2 grid gap-3 sm:grid-cols-3">
+      <ChoiceField
+        path="load.shape"
+        label="Torque against speed"
+        options={shapes}
+        none={ownCurve ? 'my own curve, above' : 'usual for the machine'}
+      />
+      <NumberField path="load.breakaway" label="Breakaway ÷ steady torque" placeholder="usual for the machine" />
+      <NumberField path="load.startRatio" label="Starts unloaded, at a share of" placeholder="1, loaded" />
+      <NumberField path="load.overload.ratio" label="Overload ÷ steady torque" taken="1" />
+      <QuantityField path="load.overload.duration" label="Overload lasts" dimension="time" taken="60 s" />
+      <QuantityField path="load.maxStartTime" label="At speed within" dimension="time" placeholder="no limit" />
+    </div>
+  </Group>
+{/snippet}
+
+{#snippet cycle()}
+  <Group title="Duty cycle"><DutyEditor /></Group>
+{/snippet}
+
+{#snippet shaft()}
+  {#if curve}
+    <Chart
+      title="Torque at the motor shaft"
+      x="motor speed, r/min"
+      y="torque, N·m"
+      series={[
+        { name: 'load', points: curve.load },
+        { name: 'motor near full load', points: curve.motor, dashed: true },
+      ]}
+      summary={`Load torque from ${curve.load[0]?.[1].toFixed(0) ?? '—'} N·m at standstill to ${curve.load.at(-1)?.[1].toFixed(0) ?? '—'} N·m at ${curve.load.at(-1)?.[0].toFixed(0) ?? '—'} r/min.`}
+    />
+  {:else}
+    <p class="text-quiet">Nothing to draw until the load is known.</p>
+  {/if}
+{/snippet}
 
 {#if geared}
   <Group title="Poles and ratio together">
@@ -81,28 +129,6 @@
   />
 </Group>
 <Group title="Between motor and machine"><TrainEditor /></Group>
-<Group
-  title="Torque against speed, and getting it moving"
-  note="Shares of the torque and speed of the demand; what the machine usually asks until you say otherwise."
->
-  <ShapeEditor />
-  <div class="mt-2 grid gap-3 sm:grid-cols-3">
-    <ChoiceField
-      path="load.shape"
-      label="Torque against speed"
-      options={shapes}
-      none={ownCurve ? 'my own curve, above' : 'usual for the machine'}
-    />
-    <NumberField path="load.breakaway" label="Breakaway ÷ steady torque" placeholder="usual for the machine" />
-    <NumberField path="load.startRatio" label="Starts unloaded, at a share of" placeholder="1, loaded" />
-    <NumberField path="load.overload.ratio" label="Overload ÷ steady torque" taken="1" />
-    <QuantityField path="load.overload.duration" label="Overload lasts" dimension="time" taken="60 s" />
-    <QuantityField path="load.maxStartTime" label="At speed within" dimension="time" placeholder="no limit" />
-  </div>
-</Group>
-<Fold class="box mb-4 p-3" open={cyclic} headClass="text-[1.05rem] font-semibold" title="Duty cycle">
-  <DutyEditor />
-</Fold>
 <Group title="What the motor must give">
   <div class="grid gap-3 sm:grid-cols-3">
     <NumberField path="rules.sizingMargin" label="Margin on power (house rule)" placeholder="1.1, with dirt 1.15" />
@@ -128,15 +154,4 @@
     empty="Nothing follows until the load is known."
   />
 </Group>
-{#if curve}
-  <Chart
-    title="Torque at the motor shaft"
-    x="motor speed, r/min"
-    y="torque, N·m"
-    series={[
-      { name: 'load', points: curve.load },
-      { name: 'motor near full load', points: curve.motor, dashed: true },
-    ]}
-    summary={`Load torque from ${curve.load[0]?.[1].toFixed(0) ?? '—'} N·m at standstill to ${curve.load.at(-1)?.[1].toFixed(0) ?? '—'} N·m at ${curve.load.at(-1)?.[0].toFixed(0) ?? '—'} r/min.`}
-  />
-{/if}
+<Pages label="About the load" {pages} />
