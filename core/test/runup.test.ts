@@ -287,6 +287,19 @@ describe('energy', () => {
   );
 });
 
+it.each(plans(105, 2000).map((p) => [`${p.method} ${'ramp' in p ? String(p.ramp) : ''}`, p] as const))(
+  '%s: the heat that is drawn ends at the hotter of winding and cage',
+  (_, plan) => {
+    const run = simulate(
+      { ...spec(big, fan(900), 40), ratedCurrent: 105, ratedTorque: 2000, permitted: Infinity },
+      plan,
+      true,
+    );
+    expect(run.rotorHeat).toBeGreaterThan(0);
+    within(run.trace?.heat.at(-1) ?? NaN, Math.max(run.statorHeat, run.rotorHeat), 0.002);
+  },
+);
+
 describe('reduced voltage on the same circuit (theory)', () => {
   const still = (
     plan: physics.Plan,

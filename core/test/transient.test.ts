@@ -187,6 +187,12 @@ describe('changing from star to delta', () => {
     });
     expect(worst).toBeGreaterThan(direct.peakCurrent);
   });
+  it('what is drawn begins with the reconnection and lasts as long as asked', () => {
+    const { time } = change(0.05, 30);
+    expect(time[0]).toBe(0);
+    expect(time.at(-1)).toBeGreaterThan(0.49);
+    expect(time.at(-1)).toBeLessThanOrEqual(0.5 + 1e-9);
+  });
   it('comes up to speed after it', () => {
     expect(change(0.05, 30).endSpeed).toBeGreaterThan(1700);
   });
