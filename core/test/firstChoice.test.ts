@@ -458,3 +458,57 @@ describe('for one candidate, worse conditions never better a verdict other than 
     expect(compared).toBeGreaterThan(20);
   });
 });
+
+describe('flow that is throttled today', () => {
+  const verdictOf = (speed: CaseText['speed']) => {
+    const r = solved({ ...conveyor, load: { ...conveyor.load, machine: 'centrifugal-fan' }, method: 'drive', speed });
+    return {
+      outcome: verdict(r, 'speed-control')?.outcome,
+      text: verdict(r, 'speed-control')?.text,
+      noUse: findingIds(r).includes('drive.no-use'),
+    };
+  };
+  const year = (flow: number) => [{ hours: 3000, flow }];
+  it.each(['outlet-damper', 'inlet-vane', 'throttle-valve', 'bypass'] as const)(
+    'by %s: a drive has a use, though nobody asked for variable speed',
+    (control) => {
+      const { outcome, text, noUse } = verdictOf({ need: 'fixed', control, profile: year(0.6) });
+      expect([outcome, noUse]).toEqual(['pass', false]);
+      expect(text).toContain('throttled today');
+    },
+  );
+  it('not where nothing throttles, it is switched on and off, or flow is full all year', () => {
+    for (const speed of [
+      { need: 'fixed', control: 'none', profile: year(0.6) },
+      { need: 'fixed', control: 'on-off', profile: year(0.6) },
+      { need: 'fixed', control: 'outlet-damper', profile: year(0.98) },
+      { need: 'fixed', profile: year(0.6) },
+    ] as const)
+      expect(verdictOf(speed)).toMatchObject({ outcome: 'caution', noUse: true });
+    expect(verdictOf({ need: 'fixed', control: 'outlet-damper', profile: year(0.97) }).noUse).toBe(false);
+  });
+});
+
+describe('a source described in part is not stiff', () => {
+  const on = (source: NonNullable<CaseText['supply']>['source'], method?: CaseText['method']) =>
+    solved({ ...conveyor, supply: { ...conveyor.supply, source }, ...(method && { method }) });
+  const assumedOf = (r: Result) => r.figures['start.sourceImpedance']?.assumed.map((a) => a.field);
+  it('a generator of which only the rating is known has a usual set’s reactance, shown as assumed', () => {
+    // By hand: Z = 0.15 · 480² / 100 000.
+    const r = on({ kind: 'generator', rating: '100 kVA' });
+    expect(r.figures['start.sourceImpedance']?.value).toBeCloseTo((0.15 * 480 ** 2) / 1e5, 4);
+    expect(assumedOf(r)).toContain('supply.source.subtransientReactance');
+    expect(r.figures['start.transientReactance']?.value).toBeCloseTo((0.225 * 480 ** 2) / 1e5, 4);
+    const told = on({ kind: 'generator', rating: '100 kVA', subtransientReactance: 0.12 });
+    expect(told.figures['start.sourceImpedance']?.value).toBeCloseTo((0.12 * 480 ** 2) / 1e5, 4);
+    expect(assumedOf(told)).toEqual([]);
+  });
+  it('a transformer of which only the rating is known has 5 %', () => {
+    const r = on({ kind: 'transformer', rating: '100 kVA' }, 'direct');
+    expect(r.figures['start.sourceImpedance']?.value).toBeCloseTo((0.05 * 480 ** 2) / 1e5, 4);
+    expect(assumedOf(r)).toContain('supply.source.impedance');
+    expect(verdict(r, 'supply')?.text).not.toContain('not described');
+  });
+  it('without a rating nothing is claimed', () =>
+    expect(verdict(on({ kind: 'generator' }, 'direct'), 'supply')?.text).toContain('not described'));
+});

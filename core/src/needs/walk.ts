@@ -75,6 +75,8 @@ export interface YearRow {
 
 export interface SpeedNeeds {
   readonly variable: boolean;
+  /** Whether a damper, vanes, a valve or a bypass holds flow below full for a part of the year: speed would do it. */
+  readonly throttled: boolean;
   readonly min: number;
   readonly max: number;
   readonly rows: readonly YearRow[];

@@ -9,13 +9,16 @@ export const speedControl = requirement({
   judge({ needs }, e) {
     e.margin = 0;
     if (needs.speed.variable) return passIf(e.drive);
-    return e.drive ? code.caution : code.none;
+    if (!e.drive) return code.none;
+    return passIf(needs.speed.throttled, code.caution);
   },
   sentence({ outcome, method, needs }) {
     if (outcome === 'pass')
       return needs.speed.variable
         ? 'Speed follows the need.'
-        : 'Speed is fixed, but no other method runs this motor here.';
+        : needs.speed.throttled
+          ? 'Flow is throttled today: speed would make it instead, and save what is throttled away.'
+          : 'Speed is fixed, but no other method runs this motor here.';
     return outcome === 'fail'
       ? `${methodNames[method]} cannot vary speed, and the machine needs it.`
       : 'Speed is fixed: a drive used only for starting is usually money ' +

@@ -1,5 +1,5 @@
 import { percent } from '../../needs';
-import { keeps, unlimitedStart } from '../../practice';
+import { keeps, unlimitedStart, usualImpedance } from '../../practice';
 import { writeQuantity } from '../../quantity';
 import { code } from '../code';
 import { passIf, problemText, requirement, type Entry, type Looked } from '../requirement';
@@ -13,8 +13,6 @@ const relief: Readonly<Partial<Record<Entry['method'], number>>> = {
 };
 /** A closed form sees no cable and no angle: what it finds this much over the limit is over it. */
 const sure = 1.25;
-/** Impedance of a usual transformer (common practice), for saying which would do. */
-const usualImpedance = 0.05;
 
 export const supply = requirement({
   id: 'supply',

@@ -88,7 +88,7 @@ export function tellDrive(
       fields: ['place.driveHousing', 'rules.driveHousing'],
     });
   tellRemedies(walk, remedies);
-  if (!needs.speed.variable && subject.method === 'drive' && !onlyThisStarts) {
+  if (!needs.speed.variable && !needs.speed.throttled && subject.method === 'drive' && !onlyThisStarts) {
     w.finding(
       'drive.no-use',
       'caution',

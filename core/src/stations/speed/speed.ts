@@ -1,4 +1,4 @@
-import { commonPractice } from '../../contract';
+import { commonPractice, type FlowControl } from '../../contract';
 import { hoursOf, meanFlow } from '../../physics';
 import type { SpeedNeeds, Walk, YearRow } from '../../needs';
 
@@ -50,6 +50,7 @@ export function askSpeed({ input, w }: Walk): SpeedNeeds {
   const [a, b] = [speed?.min ?? lowest, speed?.max ?? 1];
   return {
     variable: speed?.need === 'variable',
+    throttled: throttles(speed?.control) && rows.some((row) => row.flow < 0.98),
     min: Math.min(a, b),
     max: Math.max(a, b),
     rows: rows.length > 0 ? rows : assumedYear,
@@ -59,6 +60,10 @@ export function askSpeed({ input, w }: Walk): SpeedNeeds {
     assumedHours: rows.length === 0,
   };
 }
+
+/** Whether a way of control holds back what the machine would deliver, at full speed. */
+const throttles = (control: FlowControl | undefined): boolean =>
+  control !== undefined && control !== 'none' && control !== 'on-off';
 
 const displacementSource = commonPractice('Displacement pumps: speed or bypass, never a valve in the line');
 

@@ -2,6 +2,7 @@ import type { Case } from '../../case';
 import { commonPractice } from '../../contract';
 import { assumed, field, type Given, type Workings } from '../../law';
 import { faultCurrent, sourceImpedance, sourceImpedanceFromFault } from '../../physics';
+import { usualImpedance } from '../../practice';
 import { q } from '../../quantity';
 import type { SupplyNeeds, Walk } from '../../needs';
 
@@ -33,16 +34,18 @@ export function readSupply({ input, practice, w }: Walk): SupplyNeeds {
       impedance = w.figure('start.sourceImpedance', sourceImpedance, {
         U: volts,
         S: field('supply.source.rating', source.rating?.value, source.rating?.text),
-        x: field('supply.source.impedance', source.impedance === undefined ? undefined : q(source.impedance, '1')),
+        x: usualUnless('supply.source.impedance', source.impedance, usualImpedance, '4 to 6 % by rating'),
       });
       break;
     case 'generator':
       impedance = w.figure('start.sourceImpedance', sourceImpedance, {
         U: volts,
         S: ratingOf(source),
-        x: field(
+        x: usualUnless(
           'supply.source.subtransientReactance',
-          source.subtransientReactance === undefined ? undefined : q(source.subtransientReactance, '1'),
+          source.subtransientReactance,
+          usualSubtransient,
+          '0.1 to 0.2 for sets of this kind',
         ),
       });
       generator = readGenerator(source, volts, w);
@@ -95,15 +98,19 @@ function ratingOf({ rating, powerFactor, sets = 1 }: Generator): Given<'VA'> {
 /** Sets are rated at 0.8 (ISO 8528-1, from memory). */
 const usualPowerFactor = 0.8;
 
+/** What was given, else what is usual of its kind and shown as assumed: no source that is described is stiff. */
+const usualUnless = (path: string, given: number | undefined, usual: number, range: string): Given<'1'> =>
+  given === undefined
+    ? assumed(path, q(usual, '1'), `not given: ${usual}, common practice (${range})`)
+    : field(path, q(given, '1'));
+
 /** Transient reactance and recovery, as usual where nobody gives them. */
 function readGenerator(source: Generator, U: Given<'V'>, w: Workings): SupplyNeeds['generator'] {
-  const sub = source.subtransientReactance;
-  if (sub === undefined) return undefined;
   const x =
     source.transientReactance === undefined
       ? assumed(
           'supply.source.transientReactance',
-          q(usualTransient * sub, '1'),
+          q(usualTransient * (source.subtransientReactance ?? usualSubtransient), '1'),
           'not given: 1.5 × the subtransient reactance, common practice',
         )
       : field('supply.source.transientReactance', q(source.transientReactance, '1'));
@@ -127,5 +134,6 @@ function readGenerator(source: Generator, U: Given<'V'>, w: Workings): SupplyNee
   return transientReactance === undefined ? undefined : { transientReactance, recovery };
 }
 
+const usualSubtransient = 0.15;
 const usualTransient = 1.5;
 const usualRecovery = 0.5;
