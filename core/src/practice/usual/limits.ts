@@ -14,5 +14,5 @@ export const usualYears = 10;
 export const keeps = (value: number, limit: number): 'well' | 'tight' | 'not' =>
   value <= limit ? 'well' : value <= limit * (1 + tight) ? 'tight' : 'not';
 
-/** Short-circuit impedance of a usual transformer (common practice; IEC 60076-5 has 4 to 6 % by rating, from memory). */
+/** Short-circuit impedance of a usual transformer (common practice; IEC 60076-5: 4 to 6 % by rating, from memory). */
 export const usualImpedance = 0.05;
