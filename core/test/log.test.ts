@@ -46,6 +46,13 @@ describe('a logger’s readings become hours a year', () => {
     expect(p.rows).toEqual([{ hours: 6570, flow: 1 }]);
     expect(p.standing / p.covered).toBeCloseTo(0.25, 2);
   });
+  it('below 3 % of full flow it stands, at 3 % it runs', () => {
+    const at = (flow: number) => profile(steady([...Array(100).fill(100), ...Array(100).fill(flow)]), flowLog);
+    expect(at(2.9).rows).toHaveLength(1);
+    expect(at(2.9).standing / at(2.9).covered).toBeCloseTo(0.5, 2);
+    expect(at(3).rows).toHaveLength(2);
+    expect(at(3).standing).toBe(0);
+  });
   it('a gap counts for nothing and is reported', () => {
     const before = steady(Array(50).fill(10));
     const after = steady(Array(50).fill(5)).map((s) => ({ ...s, time: s.time + 10 * 24 * 3600 }));

@@ -7,6 +7,7 @@ const {
   answerLength,
   at,
   breakdown,
+  currentAt,
   curveOf,
   frictionAt,
   grid,
@@ -19,6 +20,7 @@ const {
   simulate,
   solveAt,
   startTorqueAt,
+  torqueAt,
 } = physics;
 type Circuit = physics.Circuit;
 type Feed = physics.Feed;
@@ -208,12 +210,14 @@ describe('a light machine on a slow ramp (stiff)', () => {
   const load: StartLoad = { ...none, torque: 60, breakaway: 60 };
   const [from, time, J] = [0.5, 20, 0.01];
   const plan = { method: 'soft-starter', limit: 1e6, ramp: 'voltage', from, time, kick: undefined } as const;
-  const run = runUp({ ...spec(c, load, J), plan: { ...plan, ratedTorque: 100 }, traced: true });
+  const followed = () => runUp({ ...spec(c, load, J), plan: { ...plan, ratedTorque: 100 }, traced: true });
   it('follows the ramp in some hundred steps, to its final speed', () => {
+    const run = followed();
     expect(run.outcome).toBe('running');
     expect(run.steps).toBeLessThan(600);
   });
   it('as a general ODE package has it that takes thousands: speed within 0.1 %, heat and work within 0.2 %', () => {
+    const run = followed();
     const out = new Float64Array(answerLength);
     const rates = (t: number, y: number[]): number[] => {
       const w = Math.max(0, y[0] ?? 0);
@@ -243,7 +247,7 @@ describe('a light machine on a slow ramp (stiff)', () => {
     within(run.energy.load, work ?? NaN, 0.002);
   });
   it('what comes in is heat, work and motion, within 0.1 %', () => {
-    const e = run.energy;
+    const e = followed().energy;
     within(e.stator + e.rotor + e.core + e.friction + e.load + e.kinetic, e.input, 0.001);
   });
   it('whose limit carries the load at no speed above crawls, and is not waited for', () => {
@@ -299,6 +303,66 @@ it.each(plans(105, 2000).map((p) => [`${p.method} ${'ramp' in p ? String(p.ramp)
     within(run.trace?.heat.at(-1) ?? NaN, Math.max(run.statorHeat, run.rotorHeat), 0.002);
   },
 );
+
+describe('what is read off along the way', () => {
+  const fed: Feed = { ...stiff(big), reactance: 0.3, cable: { resistance: 0.02, reactance: 0.02 } };
+  const start = (plan: physics.Plan, load = fan(900)) =>
+    runUp({ ...spec(big, load, 40), feed: fed, plan, traced: true });
+  const star: physics.Plan = { method: 'star-delta', changeover: { at: 'speed', share: 0.85 }, pause: 0.05 };
+  const traceOf = (run: physics.Run) => run.trace ?? expect.fail();
+  it('the motor’s own current: the line’s where nothing stands between, more behind a tap', () => {
+    const direct = start({ method: 'direct' });
+    expect([...traceOf(direct).motor]).toEqual([...traceOf(direct).line]);
+    expect(direct.peakMotor).toBe(direct.peakLine);
+    const tapped = start({ method: 'autotransformer', tap: 0.65, changeover: { at: 'speed', share: 0.8 } });
+    const { line, motor } = traceOf(tapped);
+    within(line[0] ?? NaN, 0.65 * (motor[0] ?? NaN), 0.03);
+    within(tapped.peakMotor, Math.max(...motor), 0.01);
+  });
+  it('the winding’s heat is the square of its current over time, against locked rotor for the stall time', () => {
+    const run = start({ method: 'direct' });
+    const locked = currentAt(big, big.voltage, big.frequency, 1);
+    within(run.statorHeat, run.energy.stator / (3 * big.statorResistance) / (locked ** 2 * 12), 0.002);
+  });
+  it('the dip at the terminals is that of the full line alone', () => {
+    const direct = start({ method: 'direct' });
+    within(direct.terminalDip, 1 - Math.min(...traceOf(direct).terminal) / big.voltage, 0.001);
+    const changed = start(star);
+    const over = changed.events.find((e) => e.what === 'changed-over')?.time ?? expect.fail();
+    const { time, terminal } = traceOf(changed);
+    const after = [...terminal].filter((_, i) => (time[i] ?? 0) > over);
+    within(changed.terminalDip, 1 - Math.min(...after) / big.voltage, 0.04);
+    const soft = { method: 'soft-starter', limit: 350, ramp: 'none', from: 1, time: 0, kick: undefined } as const;
+    const gentle = start({ ...soft, ratedTorque: 2000 });
+    expect(gentle.terminalDip).toBeLessThan(0.6 * direct.terminalDip);
+  });
+  it('the least torque to spare is the least of the whole way, and where it was', () => {
+    const run = start({ method: 'direct' });
+    const { torque, load, speed } = traceOf(run);
+    const spare = [...torque].map((t, i) => t - (load[i] ?? 0));
+    const before = spare.filter((_, i) => (speed[i] ?? 0) < 0.95 * (run.finalSpeed ?? 0));
+    within(run.margin, Math.min(...before), 0.01);
+    expect(Math.abs(run.marginSpeed - (speed[spare.indexOf(Math.min(...before))] ?? NaN))).toBeLessThan(60);
+  });
+  it('a chart has a row for every hundredth of the speed or so', () => {
+    const { speed } = traceOf(start({ method: 'direct' }));
+    for (const [i, n] of speed.entries()) if (i > 0) expect(n - (speed[i - 1] ?? 0)).toBeLessThan(0.03 * 1800);
+  });
+  it('a load that drives the motor is held above synchronism, and is lost beyond what it holds', () => {
+    const driven = (torque: number) => start({ method: 'direct' }, { ...none, torque, breakaway: 0 });
+    const held = driven(-800).finalSpeed ?? expect.fail();
+    expect(held).toBeGreaterThan(1800);
+    within(-torqueAt(big, big.voltage, big.frequency, 1 - held / 1800), 800, 0.1);
+    expect(driven(-1e5).finalSpeed).toBeUndefined();
+  });
+  it('on a drive the least torque to spare is that of its limit on the way', () => {
+    const plan = { method: 'drive', ramp: 5, limit: 150, speed: 1780, control: 'vector', boost: 0 } as const;
+    const load = { ...none, torque: 300, breakaway: 300 };
+    const run = runOnDrive({ ...spec(big, load, 20), plan });
+    const able = Array.from({ length: 100 }, (_, i) => physics.driveTorqueAt(big, plan, (1780 * i) / 100) - 300);
+    within(run.margin, Math.min(...able), 0.04);
+  });
+});
 
 describe('reduced voltage on the same circuit (theory)', () => {
   const still = (

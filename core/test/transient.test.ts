@@ -104,6 +104,24 @@ describe('against the circuit in its steady state', () => {
     const met = runUp({ circuit, feed: feed(circuit), inertia: 11, load, stallTime: 12, plan: { method: 'direct' } });
     expect(Math.abs(t.endSpeed / (met.finalSpeed ?? NaN) - 1)).toBeLessThan(0.001);
   });
+  it('friction takes its part: what it takes at each speed is missing from the shaft', () => {
+    const m = krause['50 hp'];
+    const run = (frictionLoss: number) =>
+      firstCycles({
+        circuit: { ...circuitOf(m), frictionLoss },
+        feed: feed(circuitOf(m)),
+        inertia: m.J,
+        load: idle,
+        switching: { kind: 'direct' },
+        duration: 2,
+      });
+    const [without, having] = [run(0), run(4000)];
+    expect(without.endSpeed).toBeGreaterThan(having.endSpeed);
+    // Fans and bearings take the cube of the speed, from 4 kW at rated speed; the circuit's torque there is theirs.
+    const n = having.endSpeed;
+    const taken = (4000 * (n / m.n) ** 3) / ((n * Math.PI) / 30);
+    expect(Math.abs(torqueAt(circuitOf(m), m.U, 60, 1 - n / 1800) / taken - 1)).toBeLessThan(0.01);
+  });
   it('held at standstill, current and torque settle to locked rotor within 0.1 %', () => {
     const cage2 = { resistance: 0.9, reactance: 0.5 };
     for (const circuit of [circuitOf(krause['500 hp']), c, { ...circuitOf(krause['500 hp']), cage2 }]) {
