@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { costOf, stateOf, worstFirst } from '$lib/plant/rows';
+import { costOf, repeatedTags, stateOf, worstFirst } from '$lib/plant/rows';
 import { find, type Findable } from '$lib/desk/find.svelte';
 import { readAt } from '$lib/ui/readAt';
 
@@ -48,6 +48,12 @@ describe('a row of the plant list', () => {
     expect(stateOf({ ...at('stop'), choice: null })).toBe('stop');
     expect(stateOf({ stations: null, choice: null })).toBe('empty');
     expect(worstFirst.stop).toBeLessThan(worstFirst.caution);
+  });
+  it('knows the tags that stand more than once', () => {
+    const tagged = (...tags: readonly string[]) => [...repeatedTags(tags.map((tag) => ({ tag })))];
+    expect(tagged('IN-110', 'IN-120', 'IN-110', 'KN-1', 'KN-1', 'KN-1')).toEqual(['IN-110', 'KN-1']);
+    expect(tagged('IN-110', 'IN-120')).toEqual([]);
+    expect(tagged()).toEqual([]);
   });
   it('costs energy times price, where both are known', () => {
     expect(costOf({ newEnergy: 1000, energyPrice: 0.2 })).toBe(200);

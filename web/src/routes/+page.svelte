@@ -52,6 +52,7 @@
     { value: 'draft', name: 'draft on this machine' },
   ];
   const areas = $derived([...new Set(data.positions.map((p) => p.area))]);
+  const namesake = $derived(data.positions.find((p) => p.tag === tag.trim()));
   const plant = $derived(data.positions[0]?.plant ?? 'My plant');
 
   onMount(
@@ -143,6 +144,11 @@
         >{#each areas as a (a)}<option value={a}></option>{/each}</datalist
       >
       <Button type="submit" class="push" data-main>Start it</Button>
+      {#if namesake}
+        <p class="text-caution sm:col-span-5" role="status">
+          {namesake.tag} is the tag of {namesake.name} already. Both may stand; the list marks them.
+        </p>
+      {/if}
       {#if commonText !== ''}
         <div class="sm:col-span-5">
           <Checkbox bind:checked={carry}>Practice and supply as at the last one saved here: {commonText}</Checkbox>

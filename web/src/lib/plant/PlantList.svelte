@@ -13,7 +13,7 @@
   import { entryOf, stationIds, stationNames, words } from '$lib/ui/names';
   import Mark from '$lib/ui/Mark.svelte';
   import Tag from '$lib/ui/Tag.svelte';
-  import { costOf, stateOf, worstFirst, type PlantRow } from './rows';
+  import { costOf, repeatedTags, stateOf, worstFirst, type PlantRow } from './rows';
 
   interface Props {
     positions: readonly PlantRow[];
@@ -53,6 +53,7 @@
       : [...new Set(rows.map((p) => p.area))].map((a) => [a, rows.filter((p) => p.area === a)] as const),
   );
 
+  const twice = $derived(repeatedTags(positions));
   const openIn = (p: PlantRow) => stationIds.filter((s) => p.stations?.[s].state === 'empty');
   const openText = (p: PlantRow): string => {
     if (!p.stations) return 'nothing but a name';
@@ -92,7 +93,9 @@
         {#each list as p (p.id)}
           <tr data-testid="position">
             <td class="w-6"><Mark state={stateOf(p)} /></td>
-            <td class="whitespace-nowrap">{p.tag}</td>
+            <td class="whitespace-nowrap"
+              >{p.tag}{#if twice.has(p.tag)}&nbsp;<Tag>tag twice</Tag>{/if}</td
+            >
             <td class="font-sans text-[14px]"
               ><a
                 class="link font-medium"

@@ -32,3 +32,10 @@ export function stateOf(p: Pick<PlantRow, 'stations' | 'choice'>): RowState {
 /** Money a year for the energy of the standing choice; undefined where it is not worked out. */
 export const costOf = (p: Pick<PlantRow, 'newEnergy' | 'energyPrice'>): number | undefined =>
   p.newEnergy === null || p.energyPrice === null ? undefined : p.newEnergy * p.energyPrice;
+
+/** Tags that more than one position carries: both may stand, but the list says so. */
+export function repeatedTags(positions: readonly Pick<PlantRow, 'tag'>[]): ReadonlySet<string> {
+  const [seen, twice] = [new Set<string>(), new Set<string>()];
+  for (const { tag } of positions) (seen.has(tag) ? twice : seen).add(tag);
+  return twice;
+}
