@@ -365,6 +365,15 @@ describe('what is read off along the way', () => {
 });
 
 describe('reduced voltage on the same circuit (theory)', () => {
+  it('shares at standstill: current as the voltage of a reactor, as its square behind a tap; torque as its square', () => {
+    const shares = (method: 'primary-reactor' | 'autotransformer') => {
+      const { current, torque, tap } =
+        physics.methodShares(method, { tap: 0.8, reactorShare: 0.5, softLimit: 3 }) ?? {};
+      return [current, torque, tap];
+    };
+    expect(shares('primary-reactor')).toEqual([0.5, 0.25, 0.5]);
+    expect(shares('autotransformer')).toEqual([0.8 * 0.8, 0.8 * 0.8, 0.8]);
+  });
   const still = (
     plan: physics.Plan,
     feed: Feed,
