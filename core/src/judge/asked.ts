@@ -66,6 +66,7 @@ export interface Places {
   readonly of: Int32Array;
 }
 
+/** Places for the verdicts that these needs ask, by method. */
 export function placesOf(needs: Needs, methods: readonly Method[]): Places {
   const of = new Int32Array(methods.length * R).fill(-1);
   const [first, none] = [firstOnLine(methods), -1];

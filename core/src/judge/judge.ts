@@ -62,7 +62,7 @@ export function judge(needs: Needs, motors: readonly Motor[], methods: readonly 
   return judged;
 }
 
-/** A requirement that these needs ask, its judge taken out: objects of one shape are read in a tenth of the time. */
+/** A requirement that these needs ask, its judge taken out: objects of one shape, as the innermost loop reads them. */
 interface Asked {
   readonly of: Requirement;
   readonly judge: Requirement['judge'];

@@ -26,7 +26,7 @@ export function askSpeed({ input, w }: Walk): SpeedNeeds {
     );
   }
   const lowest = lowestFlow(rows);
-  const varies = rows.some((row) => Math.abs(row.flow - 1) > 0.02);
+  const varies = rows.some((row) => Math.abs(row.flow - 1) > aboutFull);
   if (speed?.need === 'variable' && rows.length > 0 && !varies) {
     w.finding(
       'drive.no-use',
@@ -50,7 +50,7 @@ export function askSpeed({ input, w }: Walk): SpeedNeeds {
   const [a, b] = [speed?.min ?? lowest, speed?.max ?? 1];
   return {
     variable: speed?.need === 'variable',
-    throttled: throttles(speed?.control) && rows.some((row) => row.flow < 0.98),
+    throttled: throttles(speed?.control) && rows.some((row) => row.flow < 1 - aboutFull),
     min: Math.min(a, b),
     max: Math.max(a, b),
     rows: rows.length > 0 ? rows : assumedYear,
@@ -60,6 +60,9 @@ export function askSpeed({ input, w }: Walk): SpeedNeeds {
     assumedHours: rows.length === 0,
   };
 }
+
+/** Within this of full flow, flow is full (common practice). */
+const aboutFull = 0.02;
 
 /** Whether a way of control holds back what the machine would deliver, at full speed. */
 const throttles = (control: FlowControl | undefined): boolean =>

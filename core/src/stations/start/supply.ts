@@ -134,6 +134,7 @@ function readGenerator(source: Generator, U: Given<'V'>, w: Workings): SupplyNee
   return transientReactance === undefined ? undefined : { transientReactance, recovery };
 }
 
+/** Of sets of this kind; the transient as a multiple of it; time constant of the regulator, s (common practice). */
 const usualSubtransient = 0.15;
 const usualTransient = 1.5;
 const usualRecovery = 0.5;
