@@ -78,8 +78,12 @@
 {/if}
 {#if choice && first}
   <Group title="Standing choice">
-    <p class="flex items-center gap-2 text-[1.15rem] font-semibold" data-testid="choice">
-      <Mark state={choice.outcome} size={16} />
+    <p
+      class="flex items-center gap-2 text-[1.15rem] font-semibold"
+      class:waiting={desk().waiting.has('choice')}
+      data-testid="choice"
+    >
+      <Mark state={desk().waiting.has('choice') ? 'empty' : choice.outcome} size={16} />
       {choice.motor.name}, {words(choice.method)}
     </p>
     <p class="mb-2 text-quiet">
