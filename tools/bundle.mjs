@@ -1,6 +1,7 @@
 // Bundles the command line's tools, so that a solve starts in a fraction of a second, and makes the typeset formulas
 // and the names of fields.
 import { execFileSync } from 'node:child_process';
+import { resolve } from 'node:path';
 import { build } from 'esbuild';
 
 await build({
@@ -12,14 +13,16 @@ await build({
     golden: 'bench/golden.ts',
     fuzz: 'bench/fuzz.ts',
     choice: 'bench/choice.ts',
+    solver: 'web/src/lib/server/solving/worker.ts',
   },
   outdir: 'dist',
   outExtension: { '.js': '.mjs' },
   bundle: true,
+  alias: { $lib: resolve('web/src/lib') },
   platform: 'node',
   format: 'esm',
   target: 'node20',
-  external: ['fast-check', 'mathjs', 'temml', 'tinybench', 'odex'],
+  external: ['fast-check', 'mathjs', 'temml', 'tinybench', 'odex', 'csv-parse', 'read-excel-file'],
   logLevel: 'warning',
 });
 execFileSync(process.execPath, ['dist/laws.mjs', '', 'web/src/lib/generated/formulas.json'], { stdio: 'inherit' });

@@ -14,5 +14,6 @@ export default defineProject({
     testTimeout: 60_000,
     hookTimeout: 60_000,
     fileParallelism: false,
+    env: { PILGRIM_SOLVER: at('../dist/solver.mjs') },
   },
 });

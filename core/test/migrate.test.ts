@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { readResult, type Result } from '@pilgrim/core';
+import { keep, readKept, readResult, type Result } from '@pilgrim/core';
 import { conveyor, solved } from './cases';
 
 const plain = (result: Result): Record<string, unknown> => JSON.parse(JSON.stringify(result));
@@ -41,4 +41,49 @@ describe('results of this and of earlier cores', () => {
     expect(readResult({ ...now, format: 'pilgrim.result/2' })).toBeUndefined();
     expect(readResult({ ...now, counts: { motors: 'many', pass: 0, caution: 0, fail: 0 } })).toBeUndefined();
   });
+});
+
+describe('what a revision keeps of a result', () => {
+  const now = solved(conveyor);
+  const kept = keep(now);
+
+  it('every figure with what it rests on, its source in one table', () => {
+    expect(Object.keys(kept.figures)).toEqual(Object.keys(now.figures));
+    for (const [id, f] of Object.entries(kept.figures)) {
+      const whole = now.figures[id];
+      expect(f).toMatchObject({ value: whole?.value, unit: whole?.unit, text: whole?.text, station: whole?.station });
+      expect(f.assumed ?? []).toEqual(whole?.assumed);
+      expect(kept.sources[f.source]).toEqual(whole?.source);
+      for (const [symbol, x] of Object.entries(f.inputs))
+        if (typeof x === 'string') expect(x).toBe(whole?.inputs[symbol]);
+        else expect(Math.abs(x - Number(whole?.inputs[symbol]))).toBeLessThanOrEqual(1e-5 * Math.abs(x));
+    }
+    expect(new Set(kept.sources.map((s) => JSON.stringify(s))).size).toBe(kept.sources.length);
+  });
+  it('the choice with its verdicts, the findings, the stations; in a quarter of the place', () => {
+    const { core, name, practice, findings, choice, subject, stations } = now;
+    const first = now.candidates.find((c) => c.motor.id === choice?.motor.id && c.method === choice.method);
+    expect(first).toBeDefined();
+    expect(kept).toMatchObject({ core, name, practice, findings, choice, subject, stations });
+    expect(kept.verdicts).toEqual(first?.verdicts);
+    expect(JSON.stringify(kept).length).toBeLessThan(JSON.stringify(now).length / 4);
+  });
+  it('is read back as it is, also after a database has turned its keys about', () => {
+    const turned = (value: unknown): unknown =>
+      Array.isArray(value)
+        ? value.map(turned)
+        : typeof value === 'object' && value !== null
+          ? Object.fromEntries(
+              Object.entries(value)
+                .toReversed()
+                .map(([k, v]) => [k, turned(v)]),
+            )
+          : value;
+    expect(readKept(plain(now))).toEqual(kept);
+    expect(readKept(turned(plain(now)))).toEqual(kept);
+    expect(readKept(turned(kept))).toEqual(kept);
+  });
+  it.each([null, {}, { format: 'pilgrim.kept/1' }, { ...kept, sources: 'none' }])('but not %#', (value) =>
+    expect(readKept(value)).toBeUndefined(),
+  );
 });

@@ -4,6 +4,7 @@ import { closeDatabase, renew } from '$lib/server/db/database';
 import { isLateWrite, isLost, lostHeaders, lostProblem } from '$lib/server/db/lost';
 import { lostResponse, ofApi, problemResponse, zipped } from '$lib/server/http/http';
 import { log } from '$lib/server/http/log';
+import { closePool } from '$lib/server/solving/pool';
 
 /**
  * The driver throws a late write outside of any promise, and a transaction that is given up refuses what nobody waits
@@ -18,7 +19,7 @@ process.on('uncaughtException', (error) => {
   log.fatal(error);
   process.exit(1);
 });
-process.on('sveltekit:shutdown', () => void closeDatabase());
+process.on('sveltekit:shutdown', () => void Promise.all([closeDatabase(), closePool()]));
 
 const writes = new Set(['POST', 'PUT', 'PATCH', 'DELETE']);
 

@@ -1,10 +1,10 @@
 // @vitest-environment happy-dom
-import { readCase, solve, type Result } from '@pilgrim/core';
+import { keep, readCase, solve, type Result } from '@pilgrim/core';
 import { fireEvent, render, screen, within } from '@testing-library/svelte';
 import { userEvent } from '@testing-library/user-event';
 import type { Component } from 'svelte';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Head } from '$lib/api';
+import { headOf, type Head } from '$lib/api';
 import AskedOnce from '$lib/desk/AskedOnce.svelte';
 import { Desk } from '$lib/desk/desk.svelte';
 import FindingLine from '$lib/desk/FindingLine.svelte';
@@ -34,6 +34,7 @@ vi.mock('$lib/solver', async () => {
         this.answer({ result: value ? core.solve(value) : null, errors });
       }
     },
+    bringShelf: async () => {},
   };
 });
 
@@ -51,17 +52,15 @@ const conveyor = {
 };
 
 let desk: Desk;
-beforeEach(() => {
+beforeEach(async () => {
   const reading = readCase(conveyor);
   if (!reading.ok) throw new Error(JSON.stringify(reading.errors));
-  const head = {
-    id: 'r1',
-    caseText: conveyor,
-    result: solve(reading.value),
-    author: 'Ada',
-    createdAt: '2026-11-01T08:00:00Z',
-  };
+  const result = keep(solve(reading.value));
+  const of = { id: 'r1', author: 'Ada', note: '', createdAt: '2026-11-01T08:00:00Z' };
+  const head = headOf({ ...of, caseText: conveyor, result, coreVersion: result.core });
   desk = new Desk('s1', head, 'Grain conveyor');
+  vi.stubGlobal('fetch', async () => Response.json([]));
+  await desk.bringShelf('p1', []);
 });
 
 /** What a part is given differs from part to part; the host passes it on. */

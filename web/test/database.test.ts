@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { readCase, type CaseText } from '@pilgrim/core';
+import { choiceInWords, keep, nameplate, readCase, solve, type CaseText } from '@pilgrim/core';
 import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { connect, migrate, type Sql } from '$lib/server/db/database';
@@ -17,9 +17,11 @@ import { exportPosition, importPosition, positionFile } from '$lib/server/exchan
 import {
   createPosition,
   createStudy,
+  findHead,
   findPosition,
   findStudy,
   listPositions,
+  makeLean,
   revisionsOf,
   saveRevision,
   setDeleted,
@@ -28,8 +30,8 @@ import {
   addToShelf,
   changeOnShelf,
   findPlant,
-  motorsOf,
   plantOfStudy,
+  sharedShelf,
   shelfLimit,
   shelfOf,
   takeOffShelf,
@@ -64,9 +66,7 @@ async function newStudy(): Promise<{ position: string; study: string }> {
 }
 
 async function save(study: string, parent: string | null, caseText: CaseText = example) {
-  const reading = readCase(caseText);
-  if (!reading.ok) throw new Error('not a case');
-  return saveRevision(sql, study, parent, { caseText, read: reading.value, author: 'tester', note: '' });
+  return saveRevision(sql, study, parent, { caseText, author: 'tester', note: '' });
 }
 
 async function saved(study: string, parent: string | null, caseText?: CaseText): Promise<string> {
@@ -106,6 +106,45 @@ describe('revisions', () => {
     const first = await saved(study, null);
     const answers = await Promise.all(Array.from({ length: 6 }, () => save(study, first)));
     expect(answers.filter((a) => a.ok)).toHaveLength(1);
+  });
+  it('keep what was answered and on what it rested, the case solved again gives the rest', async () => {
+    const { study } = await newStudy();
+    await saved(study, null);
+    const [revision] = await revisionsOf(sql, study);
+    const reading = readCase(example);
+    if (!reading.ok) expect.fail('no case');
+    expect(revision?.result).toEqual(keep(solve(reading.value)));
+    expect(JSON.stringify(revision?.result).length).toBeLessThan(60_000);
+  });
+  it('of an earlier version, kept whole, are made lean once and stay what they are', async () => {
+    const { study } = await newStudy();
+    const reading = readCase(example);
+    if (!reading.ok) expect.fail('no case');
+    const whole = solve(reading.value);
+    const old = async (result: unknown): Promise<string> => {
+      const id = crypto.randomUUID();
+      await sql`insert into revisions (id, study_id, case_text, result, core_version, author, note)
+        values (${id}, ${study}, ${JSON.stringify(example)}::text::jsonb, ${JSON.stringify(result)}::text::jsonb,
+          '0.0.9', 'earlier', 'as it was')`;
+      return id;
+    };
+    const [id, spoilt] = [await old(whole), await old({ format: 'of another time' })];
+    await makeLean(sql);
+    const there = await revisionsOf(sql, study);
+    const of = { author: 'earlier', note: 'as it was', coreVersion: '0.0.9', caseText: example };
+    expect(there.find((r) => r.id === id)).toMatchObject({ ...of, result: keep(whole) });
+    // What nobody can read is nobody's to change.
+    expect(there.find((r) => r.id === spoilt)).toMatchObject({ ...of, result: { format: 'of another time' } });
+    await expect(sql`update revisions set result = '{}' where id = ${id}`).rejects.toThrow('immutable');
+  });
+  it('a page brings of the newest one its stations and its choice in words', async () => {
+    const { study } = await newStudy();
+    expect(await findHead(sql, study)).toBeNull();
+    const id = await saved(study, null);
+    const [revision] = await revisionsOf(sql, study);
+    if (!revision?.result.choice) expect.fail('nothing chosen');
+    const { stations, choice } = revision.result;
+    expect(await findHead(sql, study)).toMatchObject({ id, stations, choice: choiceInWords(choice) });
   });
   it('cannot be changed or deleted', async () => {
     const { study } = await newStudy();
@@ -538,8 +577,13 @@ describe('own shelf', () => {
     const change = { quantity: 0, keptFor: 'ST-1', days: 12 };
     expect(await changeOnShelf(sql, id ?? '', await now(), change)).toBe('done');
     expect(await changeOnShelf(sql, id ?? '', await now(), { place: 'quoted' })).toBe('done');
-    const there = async (own: readonly string[]) =>
-      (await motorsOf(sql, await plantOf(study), 'north-america', own)).find((m) => m.id === id)?.stock;
+    // As the solving threads read it, which keep a shelf as long as its version stands.
+    const motors = async (own: readonly string[] = []) => {
+      const { json } = await sharedShelf(sql, await plantOf(study));
+      const entries: nameplate.ShelfEntry[] = JSON.parse(Buffer.from(json).toString('utf8'));
+      return nameplate.spareOf(nameplate.shelfMotors(entries, 'north-america').motors, own);
+    };
+    const there = async (own: readonly string[]) => (await motors(own)).find((m) => m.id === id)?.stock;
     expect(await there([])).toMatchObject({ ...change, place: 'quoted' });
     expect(await there(['st-1', 'Pump'])).toMatchObject({ keptFor: '' });
     expect(await changeOnShelf(sql, id ?? '', await now(), { days: null, keptFor: '' })).toBe('done');
@@ -549,6 +593,6 @@ describe('own shelf', () => {
     expect(second.revision.result.choice?.motor.id).not.toBe(id);
     expect(await takeOffShelf(sql, id ?? '', await now())).toBe('done');
     expect(await takeOffShelf(sql, id ?? '', await now())).toBe('missing');
-    expect((await motorsOf(sql, await plantOf(study), 'north-america', [])).map((m) => m.id)).not.toContain(id);
+    expect((await motors()).map((m) => m.id)).not.toContain(id);
   });
 });

@@ -1,6 +1,6 @@
-import type { Result } from '@pilgrim/core';
+import { keep, readCase, solve, type Result } from '@pilgrim/core';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Head } from '$lib/api';
+import { headOf, type Revision } from '$lib/api';
 import { Desk } from '$lib/desk/desk.svelte';
 import type { Draft } from '$lib/desk/drafts';
 
@@ -29,6 +29,7 @@ vi.mock('$lib/solver', async () => {
         this.answer({ result: value ? solve(value) : null, errors });
       }
     },
+    bringShelf: async () => {},
   };
 });
 
@@ -38,12 +39,15 @@ const text = {
   name: 'Blower',
   load: { demand: { kind: 'pull', force: '160 lbf', radius: '1 ft', speed: '70 rpm' }, train: { ratio: 20 } },
 };
-const head = async (): Promise<Head> => {
-  const { readCase, solve } = await import('@pilgrim/core');
-  const reading = readCase(text);
+/** What the server keeps of a case; another core than this one where `coreVersion` says so. */
+function revision(given: unknown = text, more: Partial<Revision> = {}): Revision {
+  const reading = readCase(given);
   if (!reading.ok) throw new Error('not a case');
-  return { id: 'r1', caseText: text, result: solve(reading.value), author: 'a', createdAt: '2026-11-01T00:00:00Z' };
-};
+  const result = keep(solve(reading.value));
+  const of = { id: 'r1', author: 'a', note: '', createdAt: '2026-11-01T00:00:00Z' };
+  return { ...of, caseText: given, result, coreVersion: result.core, ...more };
+}
+const withForce = (force: string) => ({ ...text, load: { ...text.load, demand: { ...text.load.demand, force } } });
 
 let sent: { url: string; init: RequestInit }[] = [];
 function server(status: number, body: unknown): void {
@@ -59,20 +63,60 @@ beforeEach(async () => {
   draftsWork = true;
   sent = [];
   vi.stubGlobal('localStorage', { getItem: () => null });
-  desk = new Desk('s1', await head(), 'Blower');
+  desk = await opened(new Desk('s1', headOf(revision()), 'Blower'));
 });
+
+/** A desk that has been answered what was saved, with an own shelf that is empty. */
+async function opened(of: Desk): Promise<Desk> {
+  await of.wake();
+  server(200, []);
+  await of.bringShelf('p1', []);
+  sent = [];
+  return of;
+}
 afterEach(() => vi.unstubAllGlobals());
 
 describe('a desk', () => {
-  it('shows what was saved until the own shelf is here: an answer without it would flip the choice', async () => {
-    const saved = desk.result;
-    await desk.wake();
-    expect(desk.result).toBe(saved);
-    server(200, []);
-    await desk.bringShelf('p1', []);
-    expect(desk.shelf).toBe('there');
-    expect(desk.result).not.toBe(saved);
-    expect(desk.result?.choice).toEqual(saved?.choice);
+  it('shows stations and choice as saved until that is solved again, with the own shelf', async () => {
+    const saved = revision();
+    const fresh = new Desk('s1', headOf(saved), 'Blower');
+    await fresh.wake();
+    expect(fresh).toMatchObject({ opening: true, result: null, stations: saved.result.stations });
+    expect(fresh.choice).toBe(headOf(saved).choice);
+    await opened(fresh);
+    expect(fresh.opening).toBe(false);
+    expect(fresh.result?.choice).toEqual(saved.result.choice);
+    expect(fresh.choice).toBe(headOf(saved).choice);
+  });
+  it('is opened without the own shelf where the server does not answer, and says so', async () => {
+    const fresh = new Desk('s1', headOf(revision()), 'Blower');
+    vi.stubGlobal('fetch', async () => Promise.reject(new TypeError('fetch failed')));
+    await fresh.bringShelf('p1', []);
+    expect(fresh.opening).toBe(false);
+    expect(fresh.message).toContain('own shelf could not be fetched');
+  });
+  it('an edit made before that is solved after it, and rests on it where it cannot be read', async () => {
+    const fresh = new Desk('s1', headOf(revision()), 'Blower');
+    fresh.set('load.demand.force', '90 apples');
+    expect(fresh.result).toBeNull();
+    await opened(fresh);
+    expect(fresh.figure('load.torque')?.value).toBeCloseTo(160 * 4.4482216152605 * 0.3048, 9);
+    expect(fresh.waiting.get('load')).toEqual(['load.demand.force']);
+  });
+  it('tells apart what another core answered of the same case', async () => {
+    const old = revision();
+    const { 'load.torque': torque, ...others } = old.result.figures;
+    if (!torque) expect.fail('no torque');
+    const result = { ...old.result, figures: { ...others, 'load.torque': { ...torque, text: '7 N·m', value: 7 } } };
+    const earlier = { ...old, result, coreVersion: '0.0.9' };
+    vi.stubGlobal('fetch', async (url: string) => Response.json(url.includes('revisions/') ? earlier : []));
+    const fresh = new Desk('s1', headOf(earlier), 'Blower');
+    await fresh.bringShelf('p1', []);
+    await vi.waitFor(() => expect(fresh.program).not.toBeNull());
+    expect(fresh.program?.figures.map((f) => [f.id, f.before?.text])).toEqual([['load.torque', '7 N·m']]);
+    expect(fresh.program).toMatchObject({ choice: null, gone: [], come: [], reworded: [] });
+    // The same of this core: nothing is asked, and nothing told.
+    expect(desk.program).toBeNull();
   });
   it('starts from the newest revision, saved', () => {
     expect(desk.state).toBe('saved');
@@ -137,8 +181,7 @@ describe('drafts', () => {
     desk.set('load.demand.force', '90 kgf');
     await desk.keepDraft();
     expect(drafts.get('s1')).toMatchObject({ parent: 'r1', case: { load: { demand: { force: '90 kgf' } } } });
-    const again = new Desk('s1', await head(), 'Blower');
-    await again.wake();
+    const again = await opened(new Desk('s1', headOf(revision()), 'Blower'));
     expect(again.state).toBe('edited');
     expect(again.value('load.demand.force')).toBe('90 kgf');
     expect(again.message).toContain('brought back');
@@ -159,7 +202,6 @@ describe('drafts', () => {
 
 describe('what an edit changed', () => {
   it('undo and redo say what they take back; typing on in one field is one step', async () => {
-    await desk.wake();
     expect(desk.undoes).toBeUndefined();
     desk.set('load.demand.force', '170 lbf');
     desk.set('load.demand.force', '175 lbf');
@@ -173,7 +215,6 @@ describe('what an edit changed', () => {
     expect(desk.value('load.demand.force')).toBe('175 lbf');
   });
   it('the answer before it stands beside the answer after it, from its first letter on', async () => {
-    await desk.wake();
     const before = desk.result;
     desk.set('load.demand.force', '17 lbf');
     desk.set('load.demand.force', '175 lbf');
@@ -181,7 +222,6 @@ describe('what an edit changed', () => {
     expect(desk.result?.figures['load.power']?.value).not.toBe(before?.figures['load.power']?.value);
   });
   it('another state of the case is brought back as one step', async () => {
-    await desk.wake();
     desk.replace({ format: 'pilgrim.case/1', practice: 'iec', name: 'Other' }, 'the revision of yesterday');
     expect(desk.case).toEqual({ format: 'pilgrim.case/1', practice: 'iec', name: 'Other' });
     expect(desk.undoes).toBe('the revision of yesterday');
@@ -193,10 +233,10 @@ describe('what an edit changed', () => {
 describe('saving', () => {
   it('keeps why it was saved, and both edits where they were put together', async () => {
     desk.set('load.demand.force', '90 kgf');
-    server(412, { head: { ...(await head()), id: 'r9', author: 'other' } });
+    server(412, { head: revision(text, { id: 'r9', author: 'other' }) });
     await desk.save('new scale');
     expect(JSON.parse(String(sent[0]?.init.body))).toMatchObject({ note: 'new scale' });
-    server(201, { ...(await head()), id: 'r10' });
+    server(201, revision(withForce('90 kgf'), { id: 'r10' }));
     await desk.keepMine({ ...text, name: 'Blower of both' });
     expect(JSON.parse(String(sent[1]?.init.body))).toMatchObject({ case: { name: 'Blower of both' } });
     expect(desk.undoes).toBe('the edits of other');
@@ -204,36 +244,45 @@ describe('saving', () => {
   it('names the revision it was based on, takes the new one, and drops the draft', async () => {
     desk.set('load.demand.force', '90 kgf');
     await desk.keepDraft();
-    server(201, { ...(await head()), id: 'r2' });
+    server(201, revision(withForce('90 kgf'), { id: 'r2' }));
     await desk.save();
     expect(sent[0]?.url).toBe('/api/v1/studies/s1/revisions');
     expect(new Headers(sent[0]?.init.headers).get('if-match')).toBe('"r1"');
     expect(desk).toMatchObject({ state: 'saved', parent: 'r2', message: '' });
     expect(drafts.size).toBe(0);
   });
+  it('a shelf that changed meanwhile is said, where the server chose otherwise with it', async () => {
+    desk.set('load.demand.force', '90 kgf');
+    const { choice, ...result } = revision(withForce('90 kgf')).result;
+    if (!choice) expect.fail('no choice');
+    const other = { ...choice, motor: { ...choice.motor, name: 'Spare of the store' } };
+    server(201, revision(withForce('90 kgf'), { id: 'r2', result: { ...result, choice: other } }));
+    await desk.save();
+    expect(desk.message).toContain('the own shelf has changed');
+  });
   it('a first save expects nothing there', async () => {
     const bare = new Desk('s2', null, 'Spare bay');
     bare.set('name', 'x');
-    server(201, { ...(await head()), id: 'r1' });
+    server(201, revision());
     await bare.save();
     expect(new Headers(sent[0]?.init.headers).get('if-match')).toBe('"none"');
   });
   it('an outdated one shows the revision in the way; keeping mine saves on top of it', async () => {
     desk.set('load.demand.force', '90 kgf');
-    const theirs = { ...(await head()), id: 'r9', author: 'other' };
+    const theirs = revision(text, { id: 'r9', author: 'other' });
     server(412, { title: 'Somebody saved in between', head: theirs });
     await desk.save();
     expect(desk.state).toBe('failed');
     expect(desk.conflict?.author).toBe('other');
     expect(desk.value('load.demand.force')).toBe('90 kgf');
-    server(201, { ...(await head()), id: 'r10' });
+    server(201, revision(withForce('90 kgf'), { id: 'r10' }));
     await desk.keepMine();
     expect(new Headers(sent[1]?.init.headers).get('if-match')).toBe('"r9"');
     expect(desk).toMatchObject({ state: 'saved', parent: 'r10', conflict: null });
   });
   it('taking theirs drops mine', async () => {
     desk.set('load.demand.force', '90 kgf');
-    server(412, { head: { ...(await head()), id: 'r9' } });
+    server(412, { head: revision(text, { id: 'r9' }) });
     await desk.save();
     await desk.takeTheirs('Blower');
     expect(desk).toMatchObject({ state: 'saved', parent: 'r9' });
@@ -257,7 +306,7 @@ describe('saving', () => {
   });
   it('an edit made while the server was busy stays an edit', async () => {
     desk.set('load.demand.force', '90 kgf');
-    const answer = { ...(await head()), id: 'r2' };
+    const answer = revision(withForce('90 kgf'), { id: 'r2' });
     vi.stubGlobal('fetch', async () => {
       desk.set('load.demand.force', '95 kgf');
       return new Response(JSON.stringify(answer), { status: 201 });
@@ -274,14 +323,12 @@ describe('a field that cannot be read stops what rests on it', () => {
     return desk;
   };
   it('the stations that rest on it wait for it, the others go on', async () => {
-    await desk.wake();
     expect(desk.waiting.size).toBe(0);
     expect([...bad().waiting.keys()]).toEqual(['load', 'choice', 'start', 'guard', 'drive', 'cost', 'sheet']);
     expect(desk.waiting.get('choice')).toEqual(['load.demand.force']);
     expect(desk.waiting.has('place')).toBe(false);
   });
   it('what stood before stands on there; elsewhere the newest answer shows', async () => {
-    await desk.wake();
     const before = desk.result;
     bad().set('place.ambient', '46 degC');
     expect(desk.result?.figures['load.motorTorque']).toEqual(before?.figures['load.motorTorque']);
@@ -290,7 +337,6 @@ describe('a field that cannot be read stops what rests on it', () => {
     expect(desk.result?.figures['place.motorDerating']?.value).toBeCloseTo(0.94, 9);
   });
   it('findings of both answers stand worst first', async () => {
-    await desk.wake();
     bad().set('place.ambient', '46 degC');
     const levels = desk.result?.findings.map((f) => ['stop', 'caution', 'note'].indexOf(f.level)) ?? [];
     expect(levels.length).toBeGreaterThan(1);
@@ -298,7 +344,6 @@ describe('a field that cannot be read stops what rests on it', () => {
     expect(desk.result?.findings[0]?.level).not.toBe('note');
   });
   it('mended, everything is of the newest answer', async () => {
-    await desk.wake();
     const before = desk.result?.figures['load.motorTorque']?.value ?? NaN;
     bad().set('load.demand.force', '320 lbf');
     expect(desk.waiting.size).toBe(0);

@@ -3,6 +3,7 @@ import { methodOfFigure } from '../contract/figures';
 import { methodNames } from '../contract/methods';
 import { stations, type StationName } from '../contract/stations';
 import type { Choice, Result } from './result';
+import type { Kept } from './kept';
 
 /** What one answer says and another does not, and the figures that read differently. */
 export interface Changes {
@@ -19,9 +20,12 @@ export interface Changes {
 export interface FigureChange {
   readonly id: string;
   readonly station: StationName;
-  readonly before: Figure | null;
-  readonly after: Figure | null;
+  readonly before: Read | null;
+  readonly after: Read | null;
 }
+type Read = Pick<Figure, 'value' | 'unit' | 'text' | 'station'>;
+/** An answer, whole or as a revision keeps it. */
+type Told = Pick<Result | Kept, 'choice' | 'findings' | 'subject' | 'figures'>;
 
 type Chosen = Pick<Choice, 'motor' | 'method' | 'control'>;
 /** The standing choice in one line: "22.4 kW, 4 poles …, variable frequency drive, 52 A". */
@@ -32,10 +36,14 @@ export const choiceInWords = ({ motor, method, control }: Chosen): string =>
     ...(control.ratedCurrent === null ? [] : [`${control.ratedCurrent} A`]),
   ].join(', ');
 
+/** Whether two answers say the same. */
+export const isSame = ({ choice, figures, gone, come, reworded }: Changes): boolean =>
+  choice === null && figures.length + gone.length + come.length + reworded.length === 0;
+
 /** What one answer says and the other does not. Of start figures only the chosen method's; they count as one place. */
-export function changesBetween(before: Result, after: Result): Changes {
+export function changesBetween(before: Told, after: Told): Changes {
   const [was, is] = [before, after].map((r) => (r.choice ? choiceInWords(r.choice) : null));
-  const told = (of: Result): Readonly<Record<string, Figure>> =>
+  const told = (of: Told): Readonly<Record<string, Read>> =>
     Object.fromEntries(
       Object.entries(of.figures).filter(([id]) => [undefined, of.subject?.method].includes(methodOfFigure(id))),
     );
@@ -45,7 +53,7 @@ export function changesBetween(before: Result, after: Result): Changes {
     const station = (b ?? a)?.station;
     return station === undefined || a?.text === b?.text ? [] : [{ id, station, before: a, after: b }];
   });
-  const ids = (of: Result): ReadonlySet<string> => new Set(of.findings.map((f) => f.id));
+  const ids = (of: Told): ReadonlySet<string> => new Set(of.findings.map((f) => f.id));
   const [oldIds, newIds] = [ids(before), ids(after)];
   const oldWords = new Set(before.findings.map((f) => f.text));
   return {

@@ -1,6 +1,7 @@
 export * from './schema';
 export * from './read';
 export * from './result';
+export * from './kept';
 export * from './migrate';
 export * from './carry';
 export * from './changes';

@@ -17,7 +17,7 @@ const outcome = z.enum(['pass', 'caution', 'fail']);
 export type Outcome = z.output<typeof outcome>;
 
 /** Never a bare yes or no: how much is left (a share, 0 is just enough), one sentence, and the figures it rests on. */
-const verdict = z.strictObject({
+export const verdictSchema = z.strictObject({
   requirement: z.string(),
   outcome,
   margin: z.number().nullable(),
@@ -32,7 +32,7 @@ const verdict = z.strictObject({
   /** An input nobody gave, with the limit up to or from which it passes. */
   condition: z.strictObject({ field: z.string(), limit: z.string(), text: z.string() }).nullable(),
 });
-export type Verdict = Frozen<z.output<typeof verdict>>;
+export type Verdict = Frozen<z.output<typeof verdictSchema>>;
 
 /** Where a motor of the own shelf lies. */
 const stock = z.strictObject({
@@ -85,7 +85,7 @@ const candidate = z.strictObject({
   method,
   control,
   outcome,
-  verdicts: z.array(verdict),
+  verdicts: z.array(verdictSchema),
   /** The least that would have to change for it to be admitted; null where nothing fails. */
   change: z.string().nullable(),
   /** `assumed`: what life-cycle cost had to assume. */
@@ -93,7 +93,7 @@ const candidate = z.strictObject({
 });
 export type Candidate = Frozen<z.output<typeof candidate>>;
 
-const methodVerdict = z.strictObject({ method, outcome, verdicts: z.array(verdict) });
+const methodVerdict = z.strictObject({ method, outcome, verdicts: z.array(verdictSchema) });
 export type MethodVerdict = Frozen<z.output<typeof methodVerdict>>;
 
 /** A line of the buying specification: what is asked, and what may differ. */
@@ -102,7 +102,7 @@ export type BuyingLine = Frozen<z.output<typeof buyingLine>>;
 
 /** The best candidate with neither open caution nor condition, where it is another one. */
 const closed = z.strictObject({ motor, method, control, costsMore: z.number(), text: z.string() });
-const choice = z.strictObject({
+export const choiceSchema = z.strictObject({
   motor,
   method,
   control,
@@ -133,15 +133,22 @@ const choice = z.strictObject({
     )
     .nullable(),
 });
-export type Choice = Frozen<z.output<typeof choice>>;
+export type Choice = Frozen<z.output<typeof choiceSchema>>;
+
+/** The motor that the later stations speak of. */
+export const subjectSchema = z.strictObject({
+  kind: z.enum(['pinned', 'choice', 'plate']),
+  name: z.string(),
+  method: method.nullable(),
+});
 
 /** What the way shows of a station: its state, its one key figure in words, and the fields it still wants. */
-const stationSummary = z.strictObject({
+export const stationSchema = z.strictObject({
   state: z.enum(['empty', 'enough', 'caution', 'stop']),
   key: z.string(),
   wanted: z.array(z.string()),
 });
-export type StationSummary = Frozen<z.output<typeof stationSummary>>;
+export type StationSummary = Frozen<z.output<typeof stationSchema>>;
 export type StationState = StationSummary['state'];
 
 const ruleUsed = z.strictObject({
@@ -330,11 +337,9 @@ export const resultSchema = z.strictObject({
   counts: z.strictObject({ motors: z.int(), pass: z.int(), caution: z.int(), fail: z.int() }),
   candidates: z.array(candidate).max(bestFifty),
   methods: z.array(methodVerdict),
-  choice: choice.nullable(),
-  subject: z
-    .strictObject({ kind: z.enum(['pinned', 'choice', 'plate']), name: z.string(), method: method.nullable() })
-    .nullable(),
-  stations: z.record(z.enum(stations), stationSummary),
+  choice: choiceSchema.nullable(),
+  subject: subjectSchema.nullable(),
+  stations: z.record(z.enum(stations), stationSchema),
   rules: z.array(ruleUsed),
   curves,
   start: startView.nullable(),

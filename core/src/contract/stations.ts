@@ -16,7 +16,8 @@ export type StationName = keyof typeof stationNames;
 export const isStation = (text: string): text is StationName => Object.hasOwn(stationNames, text);
 export const stations: readonly StationName[] = Object.keys(stationNames).filter(isStation);
 
-const choosing = ['choice', 'start', 'guard', 'drive', 'cost', 'sheet'] as const;
+/** Those that tell what is chosen and what follows from it; the others ask. */
+export const choosing: readonly StationName[] = ['choice', 'start', 'guard', 'drive', 'cost', 'sheet'];
 
 /** Stations that rest on each part of a case, its own first; whatever is not named here, all of them. */
 const resting: Readonly<Record<string, readonly StationName[]>> = {

@@ -1,4 +1,5 @@
-import type { CaseError, nameplate, Result } from '@pilgrim/core';
+import type { CaseError, Kept, nameplate } from '@pilgrim/core';
+import { choiceInWords } from '@pilgrim/core/changes';
 
 /** Everything the interface asks of the server, each call with what it answers. */
 
@@ -8,26 +9,37 @@ export interface Problem {
   readonly detail?: string;
   readonly errors?: readonly CaseError[];
   /** The revision in the way, where somebody saved in between. */
-  readonly head?: Head;
+  readonly head?: Revision;
 }
 
 /** `status` 0: the server did not answer. */
 export type Answer<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly status: number; readonly problem: Problem };
 
-/** What the server keeps of the newest revision. */
-export interface Head {
+/** A revision as the server keeps it. */
+export interface Revision {
   readonly id: string;
   readonly caseText: unknown;
-  readonly result: Result;
+  readonly result: Kept;
+  readonly coreVersion: string;
   readonly author: string;
-  readonly note?: string;
+  readonly note: string;
   readonly createdAt: string;
 }
 
+/** The newest revision as a page brings it: what it answered is solved again here, but for its stations and choice. */
+export interface Head extends Omit<Revision, 'result'> {
+  readonly stations: Kept['stations'];
+  /** In words; null where nothing was chosen. */
+  readonly choice: string | null;
+}
+export function headOf({ result, ...revision }: Revision): Head {
+  const { stations, choice } = result;
+  return { ...revision, stations, choice: choice && choiceInWords(choice) };
+}
+
 /** A revision as the history lists it. */
-export interface RevisionListed extends Pick<Head, 'id' | 'author' | 'createdAt'> {
-  readonly note: string;
+export interface RevisionListed extends Pick<Head, 'id' | 'author' | 'note' | 'createdAt' | 'coreVersion'> {
   readonly choice: string | null;
 }
 
@@ -107,12 +119,12 @@ export const removePosition = (id: string, version: number) =>
   call<unknown>(`positions/${id}`, { method: 'DELETE', match: String(version) });
 export const restorePosition = (id: string, version: number) =>
   call<unknown>(`positions/${id}/restore`, { method: 'POST', match: String(version) });
-export const readRevision = (id: string) => call<Head>(`revisions/${id}`);
+export const readRevision = (id: string) => call<Revision>(`revisions/${id}`);
 export const saveRevision = (
   study: string,
   parent: string | null,
   of: { case: object; author: string; note?: string },
-) => call<Head>(`studies/${study}/revisions`, { method: 'POST', match: parent ?? 'none', ...json(of) });
+) => call<Revision>(`studies/${study}/revisions`, { method: 'POST', match: parent ?? 'none', ...json(of) });
 
 export const keepPhotograph = (position: string, name: string, picture: Blob) =>
   call<PhotographListed>(`positions/${position}/photographs?name=${encodeURIComponent(name)}`, {

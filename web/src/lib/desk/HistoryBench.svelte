@@ -1,9 +1,10 @@
 <script lang="ts">
-  import type { Result } from '@pilgrim/core';
-  import { changesBetween, fieldChanges } from '@pilgrim/core/changes';
+  import type { Kept } from '@pilgrim/core';
+  import { changesBetween, fieldChanges, isSame } from '@pilgrim/core/changes';
   import { format } from 'date-fns/format';
   import { Button, Radio, Table } from 'flowbite-svelte';
-  import { readRevision, type RevisionListed } from '$lib/api';
+  import { readRevision, type Revision, type RevisionListed } from '$lib/api';
+  import { solvedNow } from '$lib/solver';
   import { fieldName } from '$lib/ui/names';
   import Changed from './Changed.svelte';
   import { useDesk } from './desk.svelte';
@@ -11,9 +12,10 @@
 
   let { revisions }: { revisions: readonly RevisionListed[] } = $props();
   const desk = useDesk();
+  /** A revision, and the same case solved by this core with today's shelf. */
   interface State {
-    readonly caseText: unknown;
-    readonly result: Result | null;
+    readonly revision: Revision;
+    readonly now: Kept | null;
   }
   /** The state on the desk, saved or not; the others are revisions by their id. */
   const here = 'desk';
@@ -24,19 +26,23 @@
   let message = $state('');
 
   async function bring(id: string): Promise<State | undefined> {
-    if (id === here) return { caseText: desk().case, result: desk().result };
     if (kept[id]) return kept[id];
     const answer = await readRevision(id);
     if (!answer.ok) {
       message = `That revision could not be read: ${answer.problem.title ?? 'try again'}.`;
       return undefined;
     }
-    kept = { ...kept, [id]: answer.value };
-    return answer.value;
+    const revision = answer.value;
+    const state = { revision, now: await solvedNow(revision.caseText) };
+    kept = { ...kept, [id]: state };
+    return state;
   }
 
-  const stateOf = (id: string): State | undefined =>
-    id === here ? { caseText: desk().case, result: desk().result } : kept[id];
+  const stateOf = (id: string) => {
+    if (id === here) return { caseText: desk().case, now: desk().result, revision: null };
+    const state = kept[id];
+    return state && { ...state, caseText: state.revision.caseText };
+  };
   $effect(() => {
     for (const id of [chosen, newer]) if (id !== '' && id !== here) void bring(id);
   });
@@ -45,7 +51,15 @@
     return a && b ? ([a, b] as const) : null;
   });
   const fields = $derived(both ? fieldChanges(both[0].caseText, both[1].caseText) : []);
-  const changes = $derived(both?.[0].result && both[1].result ? changesBetween(both[0].result, both[1].result) : null);
+  /** Both solved now: what people changed. */
+  const changes = $derived(both?.[0].now && both[1].now ? changesBetween(both[0].now, both[1].now) : null);
+  /** Each as it was answered then, and now: what the program and the shelf changed. */
+  const program = $derived(
+    (both ?? []).flatMap(({ revision, now }) => {
+      const of = revision && now ? changesBetween(revision.result, now) : null;
+      return revision && now && of && !isSame(of) ? [{ revision, now, of }] : [];
+    }),
+  );
 
   const when = (r: RevisionListed): string => format(new Date(r.createdAt), 'd MMM yyyy HH:mm');
   const called = (id: string): string => {
@@ -56,7 +70,7 @@
   async function bringBack(r: RevisionListed): Promise<void> {
     const state = await bring(r.id);
     if (!state) return;
-    desk().replace(state.caseText, `the revision of ${when(r)}`);
+    desk().replace(state.revision.caseText, `the revision of ${when(r)}`);
     message = `Back on the desk as it was on ${when(r)}. Save it to keep it; undo takes it away again.`;
   }
 </script>
@@ -122,6 +136,17 @@
         <div class="text-[14px]"><Changed {changes} /></div>
       {/if}
     </section>
+    {#each program as { revision, now, of } (revision.id)}
+      <section class="box mt-3 p-3 text-[14px]" aria-label="What the program changed" data-testid="program">
+        <h3 class="font-medium">What the program or the shelf changed since {called(revision.id)}</h3>
+        <p class="mb-2 text-quiet">
+          The same case, answered {revision.coreVersion === now.core
+            ? `by core ${now.core} then and now`
+            : `by core ${revision.coreVersion} then, by core ${now.core} now`}. Nobody changed what was given.
+        </p>
+        <Changed changes={of} />
+      </section>
+    {/each}
   {:else}
     <p class="text-quiet">There is no earlier one to compare with.</p>
   {/if}

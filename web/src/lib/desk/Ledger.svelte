@@ -1,8 +1,8 @@
 <script lang="ts">
   import type { Finding } from '@pilgrim/core';
-  import { Button } from 'flowbite-svelte';
+  import { Button, TextPlaceholder } from 'flowbite-svelte';
   import { useDesk } from './desk.svelte';
-  import { changesBetween, choiceInWords } from '@pilgrim/core/changes';
+  import { changesBetween } from '@pilgrim/core/changes';
   import { fieldName, methodOfFigure, stationNames, type StationId } from '$lib/ui/names';
   import FigureLine from '$lib/ui/FigureLine.svelte';
   import Mark from '$lib/ui/Mark.svelte';
@@ -44,7 +44,8 @@
       ([id, f]) => f.station === station && [undefined, result?.subject?.method].includes(methodOfFigure(id)),
     ),
   );
-  const wanted = $derived(result?.stations[station].wanted ?? []);
+  const program = $derived(desk().program);
+  const wanted = $derived(desk().stations?.[station].wanted ?? []);
 </script>
 
 <aside aria-label="Ledger" class="box p-3 text-[14px]">
@@ -56,8 +57,8 @@
       {#if waits.length > 0}
         <span class="block text-caution">The choice waits for {waits.map(fieldName).join(', ')}.</span>
       {/if}
-      {#if result?.choice}
-        <span class="font-semibold {waits.length > 0 ? 'waiting' : ''}">{choiceInWords(result.choice)}</span>
+      {#if desk().choice !== null}
+        <span class="font-semibold {waits.length > 0 ? 'waiting' : ''}">{desk().choice}</span>
       {:else}
         <span class="text-quiet">No motor is chosen yet.</span>
       {/if}
@@ -97,6 +98,16 @@
         <Changed changes={{ ...changes, come: [], reworded: [] }} {station} />
       </section>
     {/if}
+    {#if program}
+      <Fold
+        data-program
+        headClass="text-[13px]"
+        title="Saved with core {desk().head?.coreVersion}; this one answers otherwise"
+      >
+        <p class="mb-1 text-[13px] text-quiet">The same case: nobody changed it. Before and now:</p>
+        <div class="text-[13px]"><Changed changes={program} {station} /></div>
+      </Fold>
+    {/if}
     <div data-testid="findings">
       <ul aria-label="Findings">
         {#each near as finding (finding.id + finding.text)}<FindingLine {finding} fresh={isNew(finding)} />{/each}
@@ -109,7 +120,11 @@
         </Fold>
       {/if}
     </div>
-    {#if findings.length === 0}<p class="text-quiet">No findings.</p>{/if}
+    {#if desk().opening}<TextPlaceholder size="sm" class="opening" />{:else if findings.length === 0}<p
+        class="text-quiet"
+      >
+        No findings.
+      </p>{/if}
     {#if own.length > 0}
       <h3 class="mt-3 mb-1 font-medium">Figures of this station</h3>
       {#each own as [id] (id)}

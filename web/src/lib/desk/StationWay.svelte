@@ -20,7 +20,7 @@
   }
   let { positionId, plant, tag, name, station }: Props = $props();
   const desk = useDesk();
-  const stations = $derived(desk().result?.stations);
+  const stations = $derived(desk().stations);
   const waiting = $derived(desk().waiting);
   const waitsFor = (id: StationId): string | undefined => {
     const [first] = waiting.get(id) ?? [];

@@ -1,16 +1,21 @@
 import type { CaseError, Figure, Result } from '@pilgrim/core';
 import { copiedFrom } from '@pilgrim/core/carry';
+import { changesBetween, choiceInWords, isSame, type Changes } from '@pilgrim/core/changes';
 import { restingOn, stations, worstFirst, type StationName } from '@pilgrim/core/vocabulary';
 import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer';
 import { getContext, setContext } from 'svelte';
-import { listShelf, saveRevision, type Head, type Problem } from '$lib/api';
-import { bringShelf, LatestSolver } from '$lib/solver';
+import { headOf, listShelf, readRevision, saveRevision, type Head, type Problem, type Revision } from '$lib/api';
+import { bringShelf, LatestSolver, type DraftAnswer } from '$lib/solver';
 import { fieldName } from '$lib/ui/names';
 import { author, keepCommon } from './carried';
 import { dropDraft, readStoredDraft, storeDraft } from './drafts';
 import { putAt, valueAt, type Json } from './paths';
 
 enablePatches();
+
+/** ms that the own shelf may take, before what was saved is shown without it. */
+const shelfWait = 3000;
+const otherShelf = 'The server chose otherwise: the own shelf has changed. Reload to see it.';
 
 type CaseDraft = { readonly [key: string]: Json };
 
@@ -31,15 +36,17 @@ export class Desk {
   /** Counts the worker's answers: what asks it for more (rows, comparisons) asks again when this changes. */
   answers = $state(0);
   errors: readonly CaseError[] = $state.raw([]);
-  /** Until the own shelf has been judged too, a choice would be of the catalogue alone, and flip. */
-  shelf: 'coming' | 'judged next' | 'there' = $state('coming');
+  /** Until what was saved has been solved again, with the own shelf: a choice of the catalogue alone would flip. */
+  opening = $state(true);
+  /** What this core and today's shelf answer otherwise than the revision says that stands on the desk. */
+  program: Changes | null = $state.raw(null);
   parent: string | null = $state(null);
   /** The revision last read or saved here. */
   head: Head | null = $state.raw(null);
   state: SaveState = $state('saved');
   message = $state('');
   /** Somebody else's revision that stands in the way of a save. */
-  conflict: Head | null = $state.raw(null);
+  conflict: Revision | null = $state.raw(null);
   /** The figure whose working the ledger shows. */
   working: string | null = $state(null);
   /** The answer before the last edit, and what that edit changed. */
@@ -49,12 +56,12 @@ export class Desk {
   #future: readonly Step[] = $state.raw([]);
   #store: ReturnType<typeof setTimeout> | undefined;
   readonly #solver = new LatestSolver((answer) => {
-    this.errors = answer.errors;
-    // What was saved was solved with the shelf: until that is here too, an answer without it would flip the choice.
-    const early = this.shelf === 'coming' && this.state === 'saved' && this.result !== null;
-    if (answer.result && !early) this.result = settled(this.result, answer.result, this.waiting);
-    this.answers++;
-    if (this.shelf === 'judged next') this.shelf = 'there';
+    if (this.opening) this.#opened(answer);
+    else {
+      this.errors = answer.errors;
+      if (answer.result) this.result = settled(this.result, answer.result, this.waiting);
+      this.answers++;
+    }
   });
 
   constructor(
@@ -68,7 +75,9 @@ export class Desk {
   /** Starts from a revision, or from an empty case with the position's name. */
   take(head: Head | null, name: string): void {
     this.case = head ? asDraft(head.caseText) : { format: 'pilgrim.case/1', practice: 'iec', name };
-    this.result = head?.result ?? null;
+    this.result = null;
+    this.opening = true;
+    this.program = null;
     this.parent = head?.id ?? null;
     this.head = head;
     this.state = 'saved';
@@ -87,7 +96,7 @@ export class Desk {
     return this.#future.at(-1)?.called;
   }
 
-  /** Brings back an unsaved edit of this study, if there is one, and solves. */
+  /** Brings back an unsaved edit of this study, if there is one. */
   async wake(): Promise<void> {
     try {
       const draft = await readStoredDraft(this.studyId);
@@ -100,22 +109,49 @@ export class Desk {
     } catch {
       this.message = 'This browser keeps no drafts: save often.';
     }
-    this.#solver.ask(this.case);
   }
 
-  /** Fetches the plant's own shelf, hands it to the solver with the position's tag and name, and solves again. */
+  /** What was saved comes first: a field of the draft that cannot be read leaves its answer standing. */
+  #open(): void {
+    this.#solver.ask(this.head?.caseText ?? this.case);
+  }
+
+  #opened({ result, errors }: DraftAnswer): void {
+    this.opening = false;
+    this.result = result;
+    this.errors = errors;
+    this.answers++;
+    if (this.state !== 'saved') this.#solver.ask(this.case);
+    if (this.head && result && this.head.coreVersion !== result.core) void this.#compare(this.head, result);
+  }
+
+  async #compare(head: Head, result: Result): Promise<void> {
+    const kept = await readRevision(head.id);
+    if (!kept.ok || this.head !== head) return;
+    const changes = changesBetween(kept.value.result, result);
+    this.program = isSame(changes) ? null : changes;
+  }
+
+  /** Fetches the plant's own shelf, hands it to the solver with the position's tag and name, and solves. */
   async bringShelf(plantId: string, own: readonly string[]): Promise<void> {
+    const late = setTimeout(() => this.#open(), shelfWait);
     const answer = await listShelf(plantId);
+    clearTimeout(late);
     if (!answer.ok && answer.status === 0)
       this.message = 'The own shelf could not be fetched: the choice is made among the catalogue.';
-    if (!answer.ok || !Array.isArray(answer.value) || answer.value.length === 0) {
-      this.shelf = 'there';
-      this.#solver.ask(this.case);
-      return;
-    }
-    await bringShelf(answer.value, own);
-    this.shelf = 'judged next';
-    this.#solver.ask(this.case);
+    if (answer.ok && Array.isArray(answer.value) && answer.value.length > 0) await bringShelf(answer.value, own);
+    if (this.opening) this.#open();
+    else this.#solver.ask(this.case);
+  }
+
+  /** The stations as they are, and as they were saved until that is solved again. */
+  get stations(): Result['stations'] | undefined {
+    return this.result?.stations ?? this.head?.stations;
+  }
+  /** The standing choice in words, in the same way. */
+  get choice(): string | null {
+    if (!this.result) return this.head?.choice ?? null;
+    return this.result.choice && choiceInWords(this.result.choice);
   }
 
   value(path: string): unknown {
@@ -213,7 +249,7 @@ export class Desk {
   #touched(): void {
     this.state = 'edited';
     this.message = '';
-    this.#solver.ask(this.case);
+    if (!this.opening) this.#solver.ask(this.case);
     clearTimeout(this.#store);
     this.#store = setTimeout(() => void this.keepDraft(), 150);
   }
@@ -238,15 +274,15 @@ export class Desk {
       this.#refused(answer.status, answer.problem);
       return;
     }
-    const revision = answer.value;
+    const revision = headOf(answer.value);
     this.parent = revision.id;
     this.head = revision;
     this.conflict = null;
     if (this.case === sent) {
       this.state = 'saved';
       keepCommon(sent);
-      this.result = revision.result;
-      this.message = '';
+      this.program = null;
+      this.message = this.choice === revision.choice ? '' : otherShelf;
       await dropDraft(this.studyId).catch(() => {});
     } else this.#touched();
   }
@@ -267,9 +303,9 @@ export class Desk {
   /** Takes the other revision as it stands and drops the edits here. */
   async takeTheirs(name: string): Promise<void> {
     if (!this.conflict) return;
-    this.take(this.conflict, name);
+    this.take(headOf(this.conflict), name);
     await dropDraft(this.studyId).catch(() => {});
-    this.#solver.ask(this.case);
+    this.#open();
   }
 
   /**

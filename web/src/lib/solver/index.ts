@@ -3,6 +3,7 @@ import type {
   Change,
   FirstCyclesView,
   FoundSetting,
+  Kept,
   Method,
   nameplate,
   OperatingView,
@@ -13,6 +14,8 @@ import type {
 import { wrap, type Remote } from 'comlink';
 import type { LogFile, LogQuestion } from '$lib/files/log';
 import type { DraftAnswer, RowsAnswer, Solver } from './solver';
+
+export type { DraftAnswer } from './solver';
 
 const made = new Map<'typing' | 'aside', Remote<Solver>>();
 
@@ -52,6 +55,12 @@ export const firstCycles = (method: 'direct' | 'star-delta'): Promise<FirstCycle
 
 export const operatingPoint = (voltage: number, frequency: number, load: number): Promise<OperatingView | null> =>
   solver().operate(voltage, frequency, load);
+
+/** What a revision would keep of a case, solved now; aside. Null where it cannot be read. */
+export async function solvedNow(given: unknown): Promise<Kept | null> {
+  await solver('aside').shelf(...shelf);
+  return solver('aside').kept(given);
+}
 
 /** What would change the first choice of a draft; aside, so that typing goes on. */
 export async function wouldChange(draft: unknown): Promise<readonly Change[]> {

@@ -2,6 +2,7 @@ import {
   explainMotor,
   findSettings,
   firstCyclesOf,
+  keep,
   nameplate,
   operateAt,
   poleOptions,
@@ -15,6 +16,7 @@ import {
   type Change,
   type FirstCyclesView,
   type FoundSetting,
+  type Kept,
   type Method,
   type Motor,
   type OperatingView,
@@ -91,6 +93,11 @@ export const solver = {
     const { value } = readDraft(input);
     const solved = value && solveWith(value, motorsFor(value.practice));
     return solved?.screening && solved.result.choice ? whatWouldChange(solved.screening) : [];
+  },
+  /** What a revision would keep of a case. */
+  kept(input: unknown): Kept | null {
+    const { value } = readDraft(input);
+    return value ? keep(solveWith(value, motorsFor(value.practice)).result) : null;
   },
   /** One starting method of the newest draft's subject, with the settings of another draft. */
   preview(input: unknown, method: Method): StartPreview | null {

@@ -1,6 +1,7 @@
 import Postgrator from 'postgrator';
 import postgres from 'postgres';
 import { config } from './config';
+import { makeLean } from '$lib/server/positions/positions';
 import { loadDemo } from '$lib/server/seed/demo';
 
 export type Sql = postgres.Sql;
@@ -22,6 +23,7 @@ async function open(url: string): Promise<Sql> {
   try {
     if (!prepared) {
       await migrate(sql, config.migrations);
+      await makeLean(sql);
       await loadDemo(sql, config.demo);
     }
   } catch (error) {

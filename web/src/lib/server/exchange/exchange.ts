@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import { caseSchema, readResult } from '@pilgrim/core';
+import { caseSchema, readKept, type Kept } from '@pilgrim/core';
 import type { TransactionSql } from 'postgres';
 import { z } from 'zod';
 import type { Sql } from '$lib/server/db/database';
@@ -146,7 +146,8 @@ export async function importPosition(sql: Sql, file: PositionFile): Promise<Impo
         on conflict (id) do nothing`;
       for (const r of study.revisions) {
         if (await findRevision(tx, r.id)) continue;
-        await insertRevision(tx, { ...r, caseText: caseOf(r.caseText), result: resultOf(r.result) });
+        const result = { json: JSON.stringify(keptOf(r.result)), core: r.coreVersion };
+        await insertRevision(tx, { ...r, caseText: caseOf(r.caseText), result });
       }
       await tx`update studies set head = ${study.head} where id = ${study.id} and position_id = ${id}`;
     }
@@ -181,7 +182,7 @@ function faultsIn(file: PositionFile): FileFault[] {
         faults.push({ path: `${path}.parent`, message: 'must be an earlier revision of the same study, or null' });
       if (!caseSchema.safeParse(revision.caseText).success)
         faults.push({ path: `${path}.caseText`, message: 'is no case of a known format' });
-      if (!readResult(revision.result))
+      if (!readKept(revision.result))
         faults.push({ path: `${path}.result`, message: 'is no result of a known format' });
       earlier.add(revision.id);
     }
@@ -203,7 +204,7 @@ async function foreignIn(tx: TransactionSql, file: PositionFile): Promise<string
       const there = await findRevision(tx, r.id);
       if (!there) continue;
       if (there.studyId !== study.id) return `revision ${r.id} is here already ${elsewhere}, or to another study`;
-      if (!isDeepStrictEqual(there.caseText, r.caseText) || !isDeepStrictEqual(there.result, r.result))
+      if (!isDeepStrictEqual(there.caseText, r.caseText) || !isDeepStrictEqual(there.result, keptOf(r.result)))
         return `revision ${r.id} is here already and reads otherwise`;
     }
   }
@@ -215,4 +216,4 @@ async function foreignIn(tx: TransactionSql, file: PositionFile): Promise<string
 
 // Checked above; read again here only to give the plain JSON its type.
 const caseOf = (value: unknown): Revision['caseText'] => z.custom<Revision['caseText']>().parse(value);
-const resultOf = (value: unknown): Revision['result'] => z.custom<Revision['result']>().parse(value);
+const keptOf = (value: unknown): Kept => z.custom<Kept>().parse(readKept(value));

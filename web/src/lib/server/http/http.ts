@@ -22,7 +22,12 @@ export function problemResponse(problem: Problem, headers: Record<string, string
   const told = problem.errors ? { ...problem, errors: problem.errors.slice(0, errorsShown) } : problem;
   return new Response(JSON.stringify({ type: 'about:blank', ...told }), {
     status: problem.status,
-    headers: { 'content-type': 'application/problem+json', ...unkept, ...headers },
+    headers: {
+      'content-type': 'application/problem+json',
+      ...unkept,
+      ...(problem.status === lostProblem.status ? lostHeaders : {}),
+      ...headers,
+    },
   });
 }
 
@@ -30,7 +35,7 @@ export function problemResponse(problem: Problem, headers: Record<string, string
 export function lostResponse(error: unknown): Response {
   log.warn(error);
   renew();
-  return problemResponse(lostProblem, lostHeaders);
+  return problemResponse(lostProblem);
 }
 
 export function jsonResponse(body: unknown, status = 200, headers: Record<string, string> = {}): Response {

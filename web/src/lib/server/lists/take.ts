@@ -1,8 +1,9 @@
-import type { nameplate } from '@pilgrim/core';
+import { nameplate } from '@pilgrim/core';
 import { fileLimit, parsed, readBody } from '$lib/server/http/http';
 import { listChoices } from '$lib/server/http/inputs';
 import { refuse } from '$lib/server/refusal';
-import { readList, type ListReading } from './list';
+import { readListOf } from '$lib/server/solving/pool';
+import type { ListReading } from './list';
 
 /** A list that was sent: what is told of it, its good rows, and whether they are to be taken. */
 export interface ListSent<T> {
@@ -12,17 +13,31 @@ export interface ListSent<T> {
 }
 
 /**
- * Reads the list of a request as its query says: `mapping` and `constants` in JSON; without `take=good` it is only to
+ * Reads the list of motors of a request as its query says: `mapping` and `constants` in JSON; without `take=good` it is only to
  * be told. Refused where it is to be taken and needed columns or good rows are missing.
  */
-export async function listSent<T>(request: Request, url: URL, kind: nameplate.ListKind<T>): Promise<ListSent<T>> {
-  const keys = kind.columns.map((c) => c.key);
+export const shelfSent = (request: Request, url: URL): Promise<ListSent<Omit<nameplate.ShelfEntry, 'id'>>> =>
+  sent(request, url, nameplate.shelfList.columns, undefined);
+/** The same of positions; `tags` are there already. */
+export const positionsSent = (
+  request: Request,
+  url: URL,
+  tags: ReadonlySet<string>,
+): Promise<ListSent<nameplate.PositionRow>> => sent(request, url, nameplate.positionList.columns, [...tags]);
+
+async function sent<T>(
+  request: Request,
+  url: URL,
+  columns: readonly nameplate.ListColumn[],
+  tags: readonly string[] | undefined,
+): Promise<ListSent<T>> {
+  const keys = columns.map((c) => c.key);
   const { mapping, constants } = parsed(listChoices(keys), {
     mapping: jsonOf(url.searchParams.get('mapping')),
     constants: jsonOf(url.searchParams.get('constants')),
   });
   const bytes = await readBody(request, fileLimit);
-  const { good, ...told } = await readList(bytes, kind, mapping, constants);
+  const { good, ...told } = await readListOf<T>({ bytes, mapping, constants, tags });
   const take = url.searchParams.get('take') === 'good';
   if (take && told.missing.length > 0)
     throw refuse(422, 'Columns are missing', { detail: `${told.missing.join(', ')}. Nothing was taken.` });

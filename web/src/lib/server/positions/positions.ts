@@ -1,8 +1,10 @@
-import { nameplate, readCase, solve, type Case, type CaseText, type Result } from '@pilgrim/core';
-import type { JSONValue, TransactionSql } from 'postgres';
+import { choiceInWords, nameplate, readKept, type CaseText, type Kept } from '@pilgrim/core';
+import type { TransactionSql } from 'postgres';
 import type { Sql } from '$lib/server/db/database';
 import { refuse } from '$lib/server/refusal';
-import { motorsOf, plantOfStudy, type Plant } from '$lib/server/shelf/shelf';
+import { plantOfStudy, sharedShelf, type Plant } from '$lib/server/shelf/shelf';
+import { inOrder, keepCase, type Lane } from '$lib/server/solving/pool';
+import type { SolveTask } from '$lib/server/solving/worker';
 
 /** Anything that runs SQL: the pool or one transaction. */
 type Runner = Sql | TransactionSql;
@@ -23,7 +25,7 @@ export interface PositionListed extends PositionRow {
   readonly machine: string | null;
   readonly practice: string | null;
   readonly choice: string | null;
-  readonly stations: Result['stations'] | null;
+  readonly stations: Kept['stations'] | null;
   readonly worst: { readonly level: string; readonly id: string; readonly text: string } | null;
   readonly savedMoney: string | null;
   readonly newEnergy: number | null;
@@ -36,7 +38,7 @@ export interface Revision {
   readonly studyId: string;
   readonly parent: string | null;
   readonly caseText: CaseText;
-  readonly result: Result;
+  readonly result: Kept;
   readonly coreVersion: string;
   readonly author: string;
   readonly note: string;
@@ -146,17 +148,18 @@ export async function addPositions(
   rows: readonly nameplate.PositionRow[],
   progress: (done: number) => void,
 ): Promise<void> {
-  const solved: { readonly row: nameplate.PositionRow; readonly result: Result }[] = [];
-  for (const row of rows) {
-    const reading = readCase(row.case);
-    if (!reading.ok) throw new Error(`row ${row.tag} was read, and is not a case`);
-    const shelf = await motorsOf(sql, plant, reading.value.practice, [row.tag, row.name]);
-    solved.push({ row, result: solve(reading.value, shelf) });
-    progress(solved.length);
-    await new Promise((done) => setImmediate(done));
+  const shelf = await sharedShelf(sql, plant);
+  const kept: KeptText[] = [];
+  const ask = (row: nameplate.PositionRow): Promise<KeptText> =>
+    solvedCase({ given: row.case, from: { shelf, own: [row.tag, row.name] } }, 'others');
+  for await (const one of inOrder(rows, ask)) {
+    kept.push(one);
+    progress(kept.length);
   }
   await sql.begin(async (tx) => {
-    for (const { row, result } of solved) {
+    for (const [i, row] of rows.entries()) {
+      const result = kept[i];
+      if (!result) throw new Error('a row was not solved');
       const [id, studyId, revision] = [crypto.randomUUID(), crypto.randomUUID(), crypto.randomUUID()];
       const area = await areaId(tx, { plant: plant.name, area: row.area });
       await tx`insert into positions (id, area_id, tag, name) values (${id}, ${area}, ${row.tag}, ${row.name})`;
@@ -167,7 +170,6 @@ export async function addPositions(
         parent: null,
         caseText: row.case,
         result,
-        coreVersion: result.core,
         author: 'list',
         note: 'From a list',
       });
@@ -248,6 +250,23 @@ const revisionColumns = (sql: Runner) => sql`
   id, study_id as "studyId", parent, case_text as "caseText", result, core_version as "coreVersion", author, note,
   created_at as "createdAt"`;
 
+export interface HeadRow extends Pick<Revision, 'id' | 'caseText' | 'author' | 'note' | 'createdAt' | 'coreVersion'> {
+  readonly stations: Kept['stations'];
+  /** In words; null where nothing was chosen. */
+  readonly choice: string | null;
+}
+
+/** A study's newest revision without what it answered, but for its stations and choice; null where there is none. */
+export async function findHead(sql: Runner, studyId: string): Promise<HeadRow | null> {
+  const [row] = await sql<(Omit<HeadRow, 'choice'> & { readonly choice: Kept['choice'] })[]>`
+    select r.id, r.case_text as "caseText", r.author, r.note, r.created_at as "createdAt",
+      r.core_version as "coreVersion", r.stations, r.result -> 'choice' as choice
+    from studies s join revisions r on r.id = s.head where s.id = ${studyId}`;
+  if (!row) return null;
+  const choice = row.choice && choiceInWords(row.choice);
+  return { ...row, choice, createdAt: new Date(row.createdAt).toISOString() };
+}
+
 export async function findRevision(sql: Runner, id: string): Promise<Revision | undefined> {
   const [row] = await sql<Revision[]>`select ${revisionColumns(sql)} from revisions where id = ${id}`;
   return row;
@@ -270,7 +289,6 @@ export async function revisionsListed(sql: Runner, studyId: string): Promise<Rev
 export interface NewRevision {
   readonly id?: string;
   readonly caseText: CaseText;
-  readonly read: Case;
   readonly author: string;
   readonly note: string;
 }
@@ -289,8 +307,8 @@ export async function saveRevision(
   given: NewRevision,
 ): Promise<Saved> {
   const plant = await plantOfStudy(sql, studyId);
-  const shelf = plant ? await motorsOf(sql, plant, given.read.practice, plant.own) : [];
-  const result = solve(given.read, shelf);
+  const from = plant && { shelf: await sharedShelf(sql, plant), own: plant.own };
+  const result = await solvedCase({ given: given.caseText, ...(from ? { from } : {}) }, 'saves');
   return sql.begin(async (tx): Promise<Saved> => {
     const [study] = await tx<{ head: string | null; deleted: boolean }[]>`
       select s.head, p.deleted_at is not null as deleted
@@ -306,7 +324,6 @@ export async function saveRevision(
       parent,
       caseText: given.caseText,
       result,
-      coreVersion: result.core,
       author: given.author,
       note: given.note,
     });
@@ -317,17 +334,46 @@ export async function saveRevision(
   });
 }
 
-export async function insertRevision(
-  tx: TransactionSql,
-  r: Omit<Revision, 'createdAt'> & { readonly createdAt?: string },
-): Promise<void> {
-  await tx`
-    insert into revisions (id, study_id, parent, case_text, result, core_version, author, note, created_at)
-    values (${r.id}, ${r.studyId}, ${r.parent}, ${tx.json(plain(r.caseText))}, ${tx.json(plain(r.result))},
-      ${r.coreVersion}, ${r.author}, ${r.note}, ${r.createdAt ?? new Date().toISOString()})`;
+/** What is kept of a result as JSON, and the core that solved it. */
+export interface KeptText {
+  readonly json: string;
+  readonly core: string;
 }
 
-/** Plain JSON of a typed value: what a JSON column takes. */
-const plain = (value: CaseText | Result): JSONValue => JSON.parse(JSON.stringify(value));
+/** Solves a case that was read before: one that cannot be read is a fault here. */
+async function solvedCase(task: SolveTask, lane: Lane): Promise<KeptText> {
+  const solved = await keepCase(task, lane);
+  if (!solved.ok) throw refuse(422, 'Not a valid case', { errors: solved.errors });
+  return { json: solved.result, core: solved.core };
+}
+
+export async function insertRevision(
+  tx: TransactionSql,
+  r: Omit<Revision, 'createdAt' | 'result' | 'coreVersion'> & {
+    readonly result: KeptText;
+    readonly createdAt?: string;
+  },
+): Promise<void> {
+  await tx`
+    insert into revisions (id, study_id, parent, case_text, result, core_version, author, note, created_at, lean)
+    values (${r.id}, ${r.studyId}, ${r.parent}, ${JSON.stringify(r.caseText)}::text::jsonb,
+      ${r.result.json}::text::jsonb, ${r.result.core}, ${r.author}, ${r.note},
+      ${r.createdAt ?? new Date().toISOString()}, true)`;
+}
+
+/**
+ * Makes lean what earlier versions kept whole, some at a time. A result that nobody can read any more stays as it is.
+ */
+export async function makeLean(sql: Sql): Promise<void> {
+  const some = 50;
+  for (;;) {
+    const rows = await sql<{ id: string; result: unknown }[]>`
+      select id, result from revisions where not lean limit ${some}`;
+    for (const { id, result } of rows)
+      await sql`update revisions set lean = true,
+        result = ${JSON.stringify(readKept(result) ?? result)}::text::jsonb where id = ${id}`;
+    if (rows.length < some) return;
+  }
+}
 
 export { areaId };

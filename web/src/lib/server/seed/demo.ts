@@ -1,6 +1,6 @@
 import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { nameplate, readCase, type CaseText } from '@pilgrim/core';
+import { nameplate, type CaseText } from '@pilgrim/core';
 import { z } from 'zod';
 import type { Sql } from '$lib/server/db/database';
 import { cleanImage } from '$lib/server/photographs/image';
@@ -35,11 +35,8 @@ export async function loadDemo(sql: Sql, folder: string): Promise<void> {
       await keepPhotograph(sql, id, photograph, image);
     }
     if (!given.case || !position) continue;
-    const reading = readCase(given.case);
-    if (!reading.ok) throw new Error(`${file}: ${reading.errors.map((e) => `${e.path}: ${e.message}`).join('; ')}`);
     await saveRevision(sql, position.studyId, null, {
       caseText: given.case,
-      read: reading.value,
       author: 'demo',
       note: 'As found',
     });

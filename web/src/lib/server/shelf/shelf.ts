@@ -1,7 +1,8 @@
-import { nameplate, type Motor, type PracticeId } from '@pilgrim/core';
+import type { nameplate } from '@pilgrim/core';
 import type { JSONValue, TransactionSql } from 'postgres';
 import type { Sql } from '$lib/server/db/database';
 import { refuse } from '$lib/server/refusal';
+import type { SharedShelf } from '$lib/server/solving/worker';
 
 type Runner = Sql | TransactionSql;
 type ShelfEntry = nameplate.ShelfEntry;
@@ -124,21 +125,18 @@ async function writeOn(
 const changed = (tx: TransactionSql, plantId: string) =>
   tx`update plants set shelf_version = shelf_version + 1 where id = ${plantId}`;
 
-const made = new Map<string, { readonly version: number; readonly motors: readonly Motor[] }>();
+const shared = new Map<string, SharedShelf>();
 
-/** A plant's shelf as motors to judge at a position of these names; made once for each version of the shelf. */
-export async function motorsOf(
-  sql: Runner,
-  plant: Plant,
-  practice: PracticeId,
-  own: readonly string[],
-): Promise<readonly Motor[]> {
-  const key = `${plant.id} ${practice}`;
-  const known = made.get(key);
-  if (known?.version === plant.shelfVersion) return nameplate.spareOf(known.motors, own);
-  const { motors } = nameplate.shelfMotors(await shelfOf(sql, plant.id), practice);
-  made.set(key, { version: plant.shelfVersion, motors });
-  return nameplate.spareOf(motors, own);
+/** A plant's shelf as the solving threads read it; made once for each version of it. */
+export async function sharedShelf(sql: Runner, plant: Plant): Promise<SharedShelf> {
+  const known = shared.get(plant.id);
+  if (known?.version === plant.shelfVersion) return known;
+  const text = Buffer.from(JSON.stringify(await shelfOf(sql, plant.id)));
+  const json = new SharedArrayBuffer(text.byteLength);
+  text.copy(new Uint8Array(json));
+  const made = { plant: plant.id, version: plant.shelfVersion, json };
+  shared.set(plant.id, made);
+  return made;
 }
 
 const plain = (value: ShelfEntry['plate']): JSONValue => JSON.parse(JSON.stringify(value));

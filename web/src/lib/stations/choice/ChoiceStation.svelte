@@ -35,7 +35,7 @@
   const currency = $derived(String(desk().value('money.currency') ?? ''));
   const goto = useGoto();
   const result = $derived(desk().result);
-  const choice = $derived(desk().shelf === 'there' ? result?.choice : undefined);
+  const choice = $derived(result?.choice);
   const counts = $derived(result?.counts);
   const first = $derived(result?.candidates[0]);
   const counted = $derived(first?.verdicts.filter((v) => v.waived === null) ?? []);
@@ -143,8 +143,6 @@
     </Group>
   {/if}
   <ChoicePicture />
-{:else if desk().shelf !== 'there' && result?.choice}
-  <Group title="Standing choice"><p class="text-quiet" role="status">Judging the own shelf too …</p></Group>
 {:else}
   <AskedOnce />
   <Group title="No choice">

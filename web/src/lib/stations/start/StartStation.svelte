@@ -20,9 +20,7 @@
 
   const desk = useDesk();
   const kind = $derived(desk().value('supply.source.kind'));
-  /** Not before the own shelf has been judged too: the motor that is started would change. */
-  const judging = $derived(desk().shelf !== 'there' && desk().result?.start);
-  const start = $derived(judging ? null : (desk().result?.start ?? null));
+  const start = $derived(desk().result?.start ?? null);
   const chosen = $derived(desk().result?.subject?.method ?? null);
   const pinned = $derived(desk().value('method') ?? null);
   const take = (to: Method | undefined): void =>
@@ -141,9 +139,7 @@
     <Button class="link" onclick={() => take(undefined)}>Leave the method open again</Button>
   </p>
 {/if}
-{#if judging}
-  <Group title="Methods compared"><p class="text-quiet" role="status">Judging the own shelf too …</p></Group>
-{:else if start}
+{#if start}
   <Group
     title="Methods compared"
     note="Each simulated on this load and this supply. Choose a line to look at it below."

@@ -107,7 +107,7 @@
     else desk.message = 'Not deleted: it was changed in between. Reload and try again.';
   }
 
-  untrack(() => nameStamps(data.head?.result.practice !== 'north-america'));
+  untrack(() => nameStamps(data.head?.caseText.practice !== 'north-america'));
   /** What can be found while this position is open: its stations, what can be done, its fields and its figures. */
   function found(): Findable[] {
     const actions: readonly (readonly [name: string, more: string, act: () => void])[] = [
@@ -126,7 +126,7 @@
         id: `station ${s}`,
         kind: 'station',
         name: stationNames[s],
-        more: desk.result?.stations[s].key ?? '',
+        more: desk.stations?.[s].key ?? '',
         act: () => void visit(s),
       })),
       ...actions.map(([name, more, act]): Findable => ({ id: `action ${name}`, kind: 'action', name, more, act })),

@@ -1,37 +1,42 @@
-import { readCase, solve, type Errors, type Result } from '@pilgrim/core';
-import { answer, jsonResponse, readJsonBody } from '$lib/server/http/http';
+import { answer, readJsonBody } from '$lib/server/http/http';
 import { refuse } from '$lib/server/refusal';
+import { inOrder, solveCase } from '$lib/server/solving/pool';
+import type { Solved } from '$lib/server/solving/worker';
+
+const json = { headers: { 'content-type': 'application/json', 'cache-control': 'no-store' } };
 
 /** One case, or an array of them: then an array of results in the same order, with errors in their places. */
 export const POST = ({ request }) =>
   answer(async () => {
     const body = await readJsonBody(request);
-    if (Array.isArray(body)) return many(body);
-    const reading = readCase(body);
-    if (!reading.ok) throw refuse(422, 'Not a valid case', { errors: reading.errors });
-    return jsonResponse(solve(reading.value));
+    if (Array.isArray(body)) return new Response(streamed(many(body)), json);
+    const solved = await solveCase({ given: body });
+    if (!solved.ok) throw refuse(422, 'Not a valid case', { errors: solved.errors });
+    return new Response(solved.result, json);
   });
 
-function many(cases: readonly unknown[]): Response {
-  const text = new TextEncoder();
-  let next = 0;
-  const stream = new ReadableStream<Uint8Array>({
-    // Asked for as they are read: others are served between two, and a reader who leaves ends it.
+/** Asked for as it is read: a reader who leaves ends it. */
+const streamed = (parts: AsyncGenerator<Uint8Array>): ReadableStream<Uint8Array> =>
+  new ReadableStream({
     async pull(controller) {
-      await new Promise((done) => setImmediate(done));
-      if (next < cases.length) {
-        const before = next === 0 ? '[' : ',';
-        controller.enqueue(text.encode(before + JSON.stringify(told(cases[next++]))));
-        return;
-      }
-      controller.enqueue(text.encode(next === 0 ? '[]' : ']'));
-      controller.close();
+      const { done, value } = await parts.next();
+      if (done) controller.close();
+      else controller.enqueue(value);
+    },
+    async cancel() {
+      await parts.return(undefined);
     },
   });
-  return new Response(stream, { headers: { 'content-type': 'application/json', 'cache-control': 'no-store' } });
+
+async function* many(cases: readonly unknown[]): AsyncGenerator<Uint8Array> {
+  const text = new TextEncoder();
+  let before = '[';
+  for await (const solved of inOrder(cases, (given) => solveCase({ given }))) {
+    yield text.encode(before + told(solved));
+    before = ',';
+  }
+  yield text.encode(before === '[' ? '[]' : ']');
 }
 
-function told(given: unknown): Result | Errors {
-  const reading = readCase(given);
-  return reading.ok ? solve(reading.value) : { format: 'pilgrim.errors/1', errors: reading.errors };
-}
+const told = (solved: Solved): string =>
+  solved.ok ? solved.result : JSON.stringify({ format: 'pilgrim.errors/1', errors: solved.errors });

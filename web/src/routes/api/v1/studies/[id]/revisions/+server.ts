@@ -1,4 +1,3 @@
-import { readCase } from '@pilgrim/core';
 import { database } from '$lib/server/db/database';
 import { answer, idOf, jsonResponse, parsed, readJsonBody, revisionSeen } from '$lib/server/http/http';
 import { refuse } from '$lib/server/refusal';
@@ -17,13 +16,10 @@ export const POST = ({ params, request }) =>
     const studyId = idOf(params.id);
     const seen = revisionSeen(request);
     const given = parsed(newRevision, await readJsonBody(request));
-    const reading = readCase(given.case);
-    if (!reading.ok) throw refuse(422, 'Not a valid case', { errors: reading.errors });
     const sql = await database();
     if (!(await findStudy(sql, studyId))) throw refuse(404, 'There is no such study');
     const saved = await saveRevision(sql, studyId, seen, {
       caseText: given.case,
-      read: reading.value,
       author: given.author,
       note: given.note,
     });

@@ -1,8 +1,7 @@
-import { nameplate } from '@pilgrim/core';
 import { database } from '$lib/server/db/database';
 import { answer, idOf, jsonResponse } from '$lib/server/http/http';
 import { log } from '$lib/server/http/log';
-import { listSent } from '$lib/server/lists/take';
+import { positionsSent } from '$lib/server/lists/take';
 import { addPositions, tagsOf } from '$lib/server/positions/positions';
 import { refuse } from '$lib/server/refusal';
 import { findPlant } from '$lib/server/shelf/shelf';
@@ -16,7 +15,7 @@ export const POST = ({ params, request, url }) =>
     const sql = await database();
     const plant = await findPlant(sql, idOf(params.id));
     if (!plant) throw refuse(404, 'There is no such plant');
-    const { told, good, take } = await listSent(request, url, oncePerTag(await tagsOf(sql, plant.id)));
+    const { told, good, take } = await positionsSent(request, url, await tagsOf(sql, plant.id));
     if (!take) return jsonResponse({ ...told, taken: 0 });
     const lines = new TextEncoder();
     const stream = new ReadableStream<Uint8Array>({
@@ -34,21 +33,3 @@ export const POST = ({ params, request, url }) =>
     });
     return new Response(stream, { status: 201, headers: { 'content-type': 'application/x-ndjson' } });
   });
-
-/** A tag is one position of the plant: one that is there already, or stands twice in the list, is told. */
-function oncePerTag(there: ReadonlySet<string>): nameplate.ListKind<nameplate.PositionRow> {
-  const seen = new Set<string>();
-  return {
-    columns: nameplate.positionList.columns,
-    read(cells, headings, mapping) {
-      const row = nameplate.positionList.read(cells, headings, mapping);
-      if (!row.ok) return row;
-      const { tag } = row.entry;
-      const column = headings[mapping.tag ?? -1] ?? 'Tag';
-      if (there.has(tag)) return { ok: false, errors: [{ column, message: `“${tag}” is a position already` }] };
-      if (seen.has(tag)) return { ok: false, errors: [{ column, message: `“${tag}” stands twice in the list` }] };
-      seen.add(tag);
-      return row;
-    },
-  };
-}

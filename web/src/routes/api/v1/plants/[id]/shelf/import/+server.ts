@@ -1,8 +1,7 @@
-import { nameplate } from '@pilgrim/core';
 import { database } from '$lib/server/db/database';
 import { answer, idOf, jsonResponse } from '$lib/server/http/http';
 import { refuse } from '$lib/server/refusal';
-import { listSent } from '$lib/server/lists/take';
+import { shelfSent } from '$lib/server/lists/take';
 import { addToShelf, findPlant } from '$lib/server/shelf/shelf';
 
 /** A list of motors, told or put on the shelf. */
@@ -11,7 +10,7 @@ export const POST = ({ params, request, url }) =>
     const sql = await database();
     const plant = await findPlant(sql, idOf(params.id));
     if (!plant) throw refuse(404, 'There is no such plant');
-    const { told, good, take } = await listSent(request, url, nameplate.shelfList);
+    const { told, good, take } = await shelfSent(request, url);
     if (take) await addToShelf(sql, plant.id, good);
     return jsonResponse({ ...told, taken: take ? good.length : 0 }, take ? 201 : 200);
   });

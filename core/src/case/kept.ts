@@ -1,0 +1,75 @@
+import { z } from 'zod';
+import { figureSchema, findingSchema, sourceSchema, stations, type Figure, type Frozen } from '../contract';
+import { readResult } from './migrate';
+import { choiceSchema, stationSchema, subjectSchema, verdictSchema, type Result } from './result';
+
+/** A figure without its formula and the origins of its inputs; `source` is its place in the table of sources. */
+const keptFigure = figureSchema
+  .pick({ value: true, unit: true, text: true, inputs: true, station: true })
+  .extend({ source: z.int().min(0), assumed: figureSchema.shape.assumed.optional() });
+
+/**
+ * `pilgrim.kept/1`: what a revision keeps of its result, a sixth of it: what was answered and on what it rested. The
+ * rest (workings, curves, the fifty) is the same case solved again.
+ */
+export const keptSchema = z.strictObject({
+  format: z.literal('pilgrim.kept/1'),
+  core: z.string(),
+  name: z.string().nullable(),
+  practice: z.string(),
+  figures: z.record(z.string(), keptFigure),
+  sources: z.array(sourceSchema),
+  findings: z.array(findingSchema),
+  choice: choiceSchema.nullable(),
+  subject: subjectSchema.nullable(),
+  /** Of the first choice. */
+  verdicts: z.array(verdictSchema),
+  stations: z.record(z.enum(stations), stationSchema),
+});
+type KeptFigure = Frozen<Omit<z.output<typeof keptFigure>, 'unit'>> & Pick<Figure, 'unit'>;
+export type Kept = Frozen<Omit<z.output<typeof keptSchema>, 'figures'>> & {
+  readonly figures: Readonly<Record<string, KeptFigure>>;
+};
+
+/** Digits that an input needs to be recognised; a value keeps all of them. */
+const inputDigits = 6;
+
+/** What is kept of a result. */
+export function keep(result: Result): Kept {
+  // In an order of their own, so that the same result gives the same table, however its keys were kept.
+  const keyOf = (source: Figure['source']): string => JSON.stringify(sourceSchema.parse(source));
+  const keys = [...new Set(Object.values(result.figures).map((f) => keyOf(f.source)))].toSorted();
+  const places = new Map(keys.map((key, place) => [key, place]));
+  const lean = (f: Figure): KeptFigure => ({
+    value: f.value,
+    unit: f.unit,
+    text: f.text,
+    inputs: Object.fromEntries(
+      Object.entries(f.inputs).map(([symbol, x]) => [
+        symbol,
+        typeof x === 'number' ? Number(x.toPrecision(inputDigits)) : x,
+      ]),
+    ),
+    station: f.station,
+    source: places.get(keyOf(f.source)) ?? 0,
+    ...(f.assumed.length > 0 ? { assumed: f.assumed } : {}),
+  });
+  const { core, name, practice, findings, stations: told, choice: chosen } = result;
+  const first = result.candidates.find((c) => c.motor.id === chosen?.motor.id && c.method === chosen.method);
+  return {
+    format: 'pilgrim.kept/1',
+    ...{ core, name, practice },
+    figures: Object.fromEntries(Object.entries(result.figures).map(([id, f]) => [id, lean(f)])),
+    sources: keys.map((key) => sourceSchema.parse(JSON.parse(key))),
+    ...{ findings, choice: chosen, subject: result.subject, verdicts: first?.verdicts ?? [], stations: told },
+  };
+}
+
+/** Reads what a revision keeps, or a whole result of this or an earlier core; undefined where it is neither. */
+export function readKept(value: unknown): Kept | undefined {
+  if (isKept(value)) return value;
+  const whole = readResult(value);
+  return whole && keep(whole);
+}
+
+const isKept = (value: unknown): value is Kept => keptSchema.safeParse(value).success;

@@ -1,0 +1,79 @@
+import { availableParallelism } from 'node:os';
+import { resolve } from 'node:path';
+import { Piscina } from 'piscina';
+import { config } from '$lib/server/db/config';
+import type { ListReading } from '$lib/server/lists/list';
+import { Refusal, refuse } from '$lib/server/refusal';
+import type { ListRead, ListTask, Solved, SolveTask } from './worker';
+
+/** A save has a thread of its own: whatever is solved for scripts and lists, a person does not wait behind it. */
+export type Lane = 'saves' | 'others';
+const threads: Readonly<Record<Lane, number>> = { saves: 1, others: Math.max(1, availableParallelism() - 1) };
+/** So many wait for a thread; more are refused at once, not kept waiting. */
+const waiting = 200;
+
+const lanes = new Map<Lane, Piscina>();
+function laneOf(lane: Lane): Piscina {
+  const known = lanes.get(lane);
+  if (known) return known;
+  const pool = new Piscina({
+    filename: resolve(config.solver),
+    execArgv: [],
+    minThreads: 1,
+    maxThreads: threads[lane],
+    maxQueue: waiting,
+    idleTimeout: 30_000,
+  });
+  lanes.set(lane, pool);
+  return pool;
+}
+
+async function run<T>(lane: Lane, name: string, task: SolveTask | ListTask): Promise<T> {
+  try {
+    return (await laneOf(lane).run(task, { name })) as T;
+  } catch (error) {
+    if (error instanceof Error && error.message === 'Task queue is at limit')
+      throw refuse(503, 'Too much is being solved just now; try again in a moment');
+    throw error;
+  }
+}
+
+/** Reads a case and solves it, off the event loop. */
+export const solveCase = (task: SolveTask): Promise<Solved> => run('others', 'solveCase', task);
+/** The same, as a revision keeps it (`pilgrim.kept/1`). */
+export const keepCase = (task: SolveTask, lane: Lane): Promise<Solved> => run(lane, 'keepCase', task);
+
+/** Reads a list of motors off the event loop; refused as `readList` refuses. */
+export async function readListOf<T>(task: ListTask): Promise<ListReading<T>> {
+  const read = await run<ListRead<T>>('others', 'readListOf', task);
+  if (!read.ok) throw new Refusal(read.problem);
+  return read.reading;
+}
+
+/** How many are solved at once for a list or an array of cases: one is read in while others are under way. */
+export const ahead = threads.others + 1;
+
+/** Ends the threads, with what they are at. */
+export async function closePool(): Promise<void> {
+  const open = [...lanes.values()];
+  lanes.clear();
+  await Promise.all(open.map((pool) => pool.destroy()));
+}
+
+/**
+ * The answers to many, in their order, `ahead` of them under way at a time. One that fails ends it; what is under way
+ * then is not waited for.
+ */
+export async function* inOrder<T, R>(given: Iterable<T>, ask: (one: T) => Promise<R>): AsyncGenerator<R> {
+  const under: Promise<R>[] = [];
+  for (const one of given) {
+    const asked = ask(one);
+    asked.catch(() => {});
+    under.push(asked);
+    if (under.length >= ahead) {
+      const first = await under.shift();
+      if (first !== undefined) yield first;
+    }
+  }
+  for (const one of under) yield await one;
+}
