@@ -1,3 +1,4 @@
+import { stations } from '@pilgrim/core/vocabulary';
 import { expect, test } from '@playwright/test';
 import { counted, within } from './count';
 import { awake, openStation, ownPosition } from './helpers';
@@ -107,4 +108,53 @@ test('what was deleted lies in the trash and comes back whole; a draft is marked
   await page.getByRole('button', { name: 'Bring back HIS-04' }).click();
   await page.getByRole('link', { name: 'Copy for HIS-04' }).click();
   await expect(page.getByRole('heading', { name: 'Copy for HIS-04' })).toBeVisible();
+});
+
+test('what another core answered of the same case is told apart from what people changed', async ({
+  page,
+  request,
+}) => {
+  const { id, study } = await ownPosition(request, 'HIS-05', '07-kn-410.json');
+  const whole = await (await request.get(`/api/v1/positions/${id}/export`)).json();
+  const [first] = whole.studies[0].revisions;
+  first.coreVersion = '0.0.9';
+  const torque = first.result.figures['load.torque'];
+  torque.text = '7 N·m';
+  torque.value = 7;
+  const again = [id, study, first.id].reduce(
+    (text: string, old: string) => text.replaceAll(old, crypto.randomUUID()),
+    JSON.stringify(whole),
+  );
+  const answer = await request.post('/api/v1/positions/import', {
+    headers: { 'content-type': 'application/json' },
+    data: again,
+  });
+  expect(answer.status()).toBe(201);
+  const brought = (await answer.json()).id;
+  await openStation(page, brought, 'load');
+  const ledger = page.getByRole('complementary', { name: 'Ledger' });
+  await ledger.getByRole('button', { name: 'Saved with core 0.0.9; this one answers otherwise' }).click();
+  await expect(ledger).toContainText('7 N·m →');
+  await page.getByRole('link', { name: 'History' }).click();
+  const program = page.getByTestId('program');
+  await expect(program).toContainText('by core 0.0.9 then');
+  await expect(program).toContainText('7 N·m');
+  await expect(page.getByTestId('differs')).toContainText('The same was given in both');
+  await expect(page.getByTestId('differs')).not.toContainText('7 N·m');
+});
+
+test('a page carries its case, and what it answers is solved again: none weighs 60 kB', async ({ page, request }) => {
+  const { id } = await ownPosition(request, 'HIS-06', '07-kn-410.json');
+  for (const station of [...stations, 'history'])
+    expect((await (await request.get(`/positions/${id}/${station}`)).body()).length, station).toBeLessThan(60_000);
+  // Until the worker has answered the page says so, with the stations and the choice as they were saved.
+  await page.route('**/api/v1/plants/*/shelf', async (route) => {
+    await new Promise((done) => setTimeout(done, 1500));
+    await route.continue();
+  });
+  await page.goto(`/positions/${id}/choice`);
+  await expect(page.getByText('Solving what was saved …')).toBeVisible();
+  await expect(page.getByTestId('standing-choice')).toContainText('30 hp');
+  await expect(page.getByTestId('key-guard')).toContainText('dial');
+  await expect(page.getByRole('heading', { name: 'Standing choice' })).toBeVisible();
 });

@@ -21,7 +21,9 @@
   const here = 'desk';
   let older = $state('');
   let newer = $state(here);
-  const chosen = $derived(older === '' ? (revisions[desk().state === 'saved' ? 1 : 0]?.id ?? '') : older);
+  const chosen = $derived(
+    older === '' ? ((revisions[desk().state === 'saved' ? 1 : 0] ?? revisions[0])?.id ?? '') : older,
+  );
   let kept = $state.raw<Readonly<Record<string, State>>>({});
   let message = $state('');
 

@@ -36,7 +36,7 @@
       placeholder=""
       data-path={path}
       aria-describedby={describedby}
-      aria-invalid={invalid}
+      aria-invalid={invalid || undefined}
       {items}
       bind:value={() => chosen, (said) => put(options.find(([, name]) => name === said)?.[0])}
     />

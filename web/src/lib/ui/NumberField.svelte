@@ -51,12 +51,11 @@
       type="text"
       inputmode={text ? 'text' : 'decimal'}
       autocomplete="off"
-      spellcheck="false"
       data-path={path}
       bind:value={() => own.shown, (typed) => desk().set(path, own.type(String(typed ?? '')))}
       placeholder={shownEmpty}
       aria-describedby={describedby}
-      aria-invalid={invalid}
+      aria-invalid={invalid || undefined}
     />
   {/snippet}
 </Field>

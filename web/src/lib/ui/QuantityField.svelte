@@ -82,12 +82,11 @@
       class="field {taken !== undefined ? 'taken' : ''}"
       type="text"
       autocomplete="off"
-      spellcheck="false"
       data-path={path}
       bind:value={() => text.shown, (to) => desk().set(path, text.type(String(to ?? '')))}
       placeholder={shownEmpty}
       aria-describedby={describedby}
-      aria-invalid={invalid}
+      aria-invalid={invalid || undefined}
     />
   {/snippet}
 </Field>

@@ -1,4 +1,4 @@
-import { caseSchema, coreVersion, resultSchema } from '@pilgrim/core';
+import { caseSchema, coreVersion, keptSchema, resultSchema } from '@pilgrim/core';
 import { z } from 'zod';
 import { positionFile } from '$lib/server/exchange/exchange';
 import { sheetType } from './http';
@@ -8,6 +8,8 @@ const options = { io: 'input', unrepresentable: 'any' } as const;
 
 export const caseJsonSchema = z.toJSONSchema(caseSchema, options);
 export const resultJsonSchema = z.toJSONSchema(resultSchema, options);
+/** What a revision keeps of its result. */
+export const keptJsonSchema = z.toJSONSchema(keptSchema, options);
 
 const json = (schema: unknown) => ({ content: { 'application/json': { schema } } });
 const ok = (description: string, schema: unknown = {}) => ({ description, ...json(schema) });
@@ -86,6 +88,7 @@ export const openApi = {
           }),
           '422': problem('Not a valid case: errors with path and message'),
           '413': problem('Larger than 2 MB'),
+          '503': problem('Too much is being solved just now: try again after Retry-After'),
         },
       },
     },
@@ -208,11 +211,15 @@ export const openApi = {
     },
     '/api/v1/schemas/case': { get: { responses: { '200': ok('JSON Schema of pilgrim.case/1') } } },
     '/api/v1/schemas/result': { get: { responses: { '200': ok('JSON Schema of pilgrim.result/1') } } },
+    '/api/v1/schemas/kept': {
+      get: { responses: { '200': ok('JSON Schema of pilgrim.kept/1: what a revision keeps of its result') } },
+    },
   },
   components: {
     schemas: {
       Case: caseJsonSchema,
       Result: resultJsonSchema,
+      Kept: keptJsonSchema,
       Problem: {
         type: 'object',
         properties: {

@@ -58,11 +58,17 @@
 </script>
 
 {#snippet rows(list: readonly Stamp[])}
-  <div class="grid grid-cols-2 gap-x-3 gap-y-2 @md:grid-cols-4">
+  <!-- No form is sent: it says once, for all its fields, that nothing is filled in or corrected. -->
+  <form
+    class="grid grid-cols-2 gap-x-3 gap-y-2 @md:grid-cols-4"
+    autocomplete="off"
+    spellcheck="false"
+    onsubmit={(e) => e.preventDefault()}
+  >
     {#each list as stamp (stamp.key)}
       <StampField {stamp} {base} ringed={ringed.has(`${base}.${stamp.key}`)} from={wordsFor(stamp)} />
     {/each}
-  </div>
+  </form>
 {/snippet}
 
 <div class="plate @container" role="group" aria-label={title}>

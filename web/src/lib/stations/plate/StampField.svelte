@@ -64,13 +64,10 @@
     {id}
     class="engraved"
     class:ringed
-    type="text"
-    autocomplete="off"
-    spellcheck="false"
     data-path={path}
     value={own.shown}
     placeholder={found ? `${textOf(found)}, worked out` : stamp.example}
-    aria-invalid={problem !== undefined}
+    aria-invalid={problem === undefined ? undefined : true}
     aria-describedby={problem ? `${id}-note` : undefined}
     oninput={(e) => desk().set(path, own.type(e.currentTarget.value))}
   />

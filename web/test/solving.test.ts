@@ -1,0 +1,110 @@
+import { readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { keep, nameplate, readCase, solve, type CaseText } from '@pilgrim/core';
+import { afterAll, describe, expect, it } from 'vitest';
+import { Refusal } from '$lib/server/refusal';
+import { ahead, closePool, inOrder, keepCase, readListOf, solveCase } from '$lib/server/solving/pool';
+import type { SharedShelf } from '$lib/server/solving/worker';
+
+const folder = (path: string): string => fileURLToPath(new URL(`../../${path}`, import.meta.url));
+const example: CaseText = JSON.parse(readFileSync(folder('demo/example.case.json'), 'utf8'));
+const here = (() => {
+  const reading = readCase(example);
+  if (!reading.ok) throw new Error('no case');
+  return solve(reading.value);
+})();
+const json = (value: unknown): unknown => JSON.parse(JSON.stringify(value));
+
+afterAll(() => closePool());
+
+describe('a case solved in a thread of its own', () => {
+  it('is answered as it is here, whole or as a revision keeps it', async () => {
+    const whole = await solveCase({ given: example });
+    const kept = await keepCase({ given: example }, 'saves');
+    if (!whole.ok || !kept.ok) expect.fail('not solved');
+    expect(JSON.parse(whole.result)).toEqual(json(here));
+    expect(JSON.parse(kept.result)).toEqual(json(keep(here)));
+    expect([whole.core, kept.core]).toEqual([here.core, here.core]);
+  });
+  it('or what of it cannot be read', async () => {
+    const given = { ...example, supply: { voltage: 'some' } };
+    expect(await solveCase({ given })).toMatchObject({ ok: false, errors: [{ path: 'supply.voltage' }] });
+    expect(await solveCase({ given: null })).toMatchObject({ ok: false });
+  });
+  it('is chosen from the shelf of the version that is named', async () => {
+    const shelf = (version: number, quantity: number): SharedShelf => {
+      const plate = {
+        ...{ power: '30 hp', voltage: '230/460 V', current: '71/35.5 A', speed: '1770 rpm', frequency: '60 Hz' },
+        ...{ enclosure: 'TEFC', serviceFactor: 1.15, insulation: 'F' },
+      };
+      const of = { place: 'Store 7', days: null, keptFor: '', price: null, name: 'Spare' };
+      const text = Buffer.from(JSON.stringify([{ id: 'spare-1', plate, quantity, ...of }]));
+      const shared = new SharedArrayBuffer(text.byteLength);
+      text.copy(new Uint8Array(shared));
+      return { plant: 'p', version, json: shared };
+    };
+    const place = { ...example.place, cable: { length: '5 m' } };
+    const given = { ...example, place, rules: { ranking: 'shelf' }, history: undefined, plate: undefined };
+    const chosen = async (of: SharedShelf) => {
+      const solved = await keepCase({ given, from: { shelf: of, own: [] } }, 'saves');
+      return solved.ok ? JSON.parse(solved.result).choice.motor.id : undefined;
+    };
+    expect(await chosen(shelf(1, 2))).toBe('spare-1');
+    // The thread keeps what it has made of a version, and makes it anew of another.
+    expect(await chosen(shelf(1, 0))).toBe('spare-1');
+    expect(await chosen(shelf(2, 0))).not.toBe('spare-1');
+  });
+});
+
+describe('many at once', () => {
+  it('are answered in their order, a few of them under way', async () => {
+    let [under, most] = [0, 0];
+    const ask = async (n: number): Promise<number> => {
+      most = Math.max(most, ++under);
+      await new Promise((done) => setTimeout(done, 20 - 3 * (n % 5)));
+      under--;
+      return n * n;
+    };
+    const answers: number[] = [];
+    for await (const n of inOrder([0, 1, 2, 3, 4, 5, 6, 7], ask)) answers.push(n);
+    expect(answers).toEqual([0, 1, 4, 9, 16, 25, 36, 49]);
+    expect(most).toBe(ahead);
+  });
+  it('one that fails ends it, and those under way harm nobody', async () => {
+    const ask = async (n: number): Promise<number> => (n > 1 ? Promise.reject(new Error(`no ${n}`)) : n);
+    const answers: number[] = [];
+    const all = async () => {
+      for await (const n of inOrder([0, 1, 2, 3, 4], ask)) answers.push(n);
+    };
+    await expect(all()).rejects.toThrow('no 2');
+    expect(answers).toEqual([0, 1]);
+  });
+  it('more than can wait are refused at once, to be tried again', async () => {
+    const asked = await Promise.allSettled(Array.from({ length: 300 }, () => solveCase({ given: null })));
+    const refused = asked.flatMap((a) => (a.status === 'rejected' ? [a.reason] : []));
+    expect(refused.length).toBeGreaterThan(0);
+    expect(refused.length).toBeLessThan(300);
+    for (const reason of refused) expect(reason).toMatchObject({ problem: { status: 503 } });
+  });
+});
+
+describe('a list read in a thread of its own', () => {
+  const bytes = new TextEncoder().encode(
+    'Tag,Name,Area,Power (kW)\nA-1,Pump,Hall,7.5\nA-2,Fan,Hall,4\nA-2,Fan,Hall,4\n',
+  );
+  it('tells a tag that is a position already, or stands twice', async () => {
+    const task = { bytes, mapping: undefined, constants: { practice: 'iec' } };
+    const read = await readListOf<nameplate.PositionRow>({ ...task, tags: ['A-1'] });
+    expect(read.good.map((r) => r.tag)).toEqual(['A-2']);
+    expect(read.errors.map((e) => e.message)).toEqual([
+      '“A-1” is a position already',
+      '“A-2” stands twice in the list',
+    ]);
+  });
+  it('is refused as it is here', async () => {
+    const task = { bytes: new Uint8Array([0xff, 0xfe, 0]), mapping: undefined, constants: undefined, tags: undefined };
+    const reason: unknown = await readListOf(task).catch((e: unknown) => e);
+    expect(reason).toBeInstanceOf(Refusal);
+    expect(reason).toMatchObject({ problem: { status: 422 } });
+  });
+});
