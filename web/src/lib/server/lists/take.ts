@@ -13,8 +13,8 @@ export interface ListSent<T> {
 }
 
 /**
- * Reads the list of motors of a request as its query says: `mapping` and `constants` in JSON; without `take=good` it is only to
- * be told. Refused where it is to be taken and needed columns or good rows are missing.
+ * Reads the list of motors of a request as its query says: `mapping` and `constants` in JSON; without `take=good` it is
+ * only to be told. Refused where it is to be taken and needed columns or good rows are missing.
  */
 export const shelfSent = (request: Request, url: URL): Promise<ListSent<Omit<nameplate.ShelfEntry, 'id'>>> =>
   sent(request, url, nameplate.shelfList.columns, undefined);
