@@ -28,8 +28,9 @@ export async function ownPosition(
 /** Waits until the page answers to keys. */
 export const awake = (page: Page): Promise<unknown> => page.waitForSelector('html[data-awake]', { state: 'attached' });
 
-/** Opens a station and waits until the page answers to keys. */
+/** Opens a station and waits until the page answers to keys and what was saved has been solved. */
 export async function openStation(page: Page, id: string, station: string): Promise<void> {
   await page.goto(`/positions/${id}/${station}`);
   await awake(page);
+  await page.waitForSelector('.opening', { state: 'detached' });
 }

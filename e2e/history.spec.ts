@@ -94,7 +94,7 @@ test('what was deleted lies in the trash and comes back whole; a draft is marked
   await page.getByLabel('Ambient at the motor').fill('41 °C');
   await expect(page.getByTestId('save-state')).toContainText('draft kept');
   await page.waitForTimeout(400);
-  await page.goto('/');
+  await page.goto('/?find=HIS-04');
   await awake(page);
   const row = page.getByTestId('position').filter({ hasText: 'HIS-04' });
   await expect(row).toContainText('draft on this machine');

@@ -55,6 +55,17 @@ test('a list of 200 becomes positions: three bad rows told by line, one answer f
   const text = readFileSync(await (await download).path(), 'utf8');
   expect(text.split('\n')[0]).toContain('Tag,Name,Area,Machine,Practice,Supply voltage');
   expect(text).toContain('L-200,Conveyor 200,List hall,conveyor,iec');
+  // A large plant comes a page at a time, found and sorted where it lies.
+  await page.goto('/?find=list%20hall&by=tag');
+  const positions = page.getByTestId('position');
+  await expect(positions).toHaveCount(120);
+  await expect(page.getByText('120 of 197 are shown.')).toBeVisible();
+  await page.getByRole('button', { name: 'Show more' }).click();
+  await expect(positions).toHaveCount(197);
+  await expect(page.getByRole('button', { name: 'Show more' })).toHaveCount(0);
+  await expect(positions.last()).toContainText('L-200');
+  await page.getByRole('button', { name: 'Tag' }).click();
+  await expect(positions.first()).toContainText('L-200');
   const book = await request.get('/api/v1/positions?as=xlsx');
   expect((await book.body()).subarray(0, 2).toString()).toBe('PK');
   for (const p of listed.filter((x) => x.area === 'List hall')) await remove(request, p);

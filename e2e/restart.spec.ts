@@ -7,6 +7,8 @@ test.describe.configure({ mode: 'serial' });
 
 const home = join(process.cwd(), '.pilgrim', 'restart');
 const port = '4183';
+/** More of them in `./pilgrim bench faults`. */
+const rounds = Number(process.env.PILGRIM_ROUNDS ?? 2);
 const base = `http://127.0.0.1:${port}`;
 const env = { ...process.env, PILGRIM_HOME: home, PILGRIM_PORT: port };
 let server: ChildProcess | undefined;
@@ -79,12 +81,12 @@ async function upAgain(): Promise<number> {
   return Date.now() - from;
 }
 
-test('killing the web server or PostgreSQL, twice each, loses no saved revision, and both come back by themselves', async () => {
-  test.setTimeout(240_000);
+test('killing the web server or PostgreSQL again and again loses no saved revision, and both come back by themselves', async () => {
+  test.setTimeout(120_000 * rounds);
   rmSync(home, { recursive: true, force: true });
   await start();
   const saved: [string, string][] = [];
-  for (const round of [1, 2]) {
+  for (let round = 1; round <= rounds; round++) {
     saved.push([await save(`before the web server dies, ${round}`), `before the web server dies, ${round}`]);
     const before = servers();
     expect(before).toHaveLength(1);
@@ -110,7 +112,7 @@ test('killing the web server or PostgreSQL, twice each, loses no saved revision,
 });
 
 test('killing backends under load ends nobody’s server and loses no acknowledged revision', async () => {
-  test.setTimeout(120_000);
+  test.setTimeout(60_000 * rounds);
   const living = servers();
   const psql = spawnSync('sh', ['-c', 'ls -d /usr/lib/postgresql/*/bin/psql | tail -n 1']).stdout.toString().trim();
   const acknowledged: [string, string][] = [];
@@ -131,7 +133,7 @@ test('killing backends under load ends nobody’s server and loses no acknowledg
     }
   };
   const work = Promise.all([reader(), reader(), reader(), writer()]);
-  for (let i = 0; i < 8; i++) {
+  for (let i = 0; i < 4 * rounds; i++) {
     await new Promise((done) => setTimeout(done, 400));
     spawnSync(psql, [
       url(),

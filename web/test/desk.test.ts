@@ -102,6 +102,20 @@ describe('a desk', () => {
     await opened(fresh);
     expect(fresh.figure('load.torque')?.value).toBeCloseTo(160 * 4.4482216152605 * 0.3048, 9);
     expect(fresh.waiting.get('load')).toEqual(['load.demand.force']);
+    // And what it changed is told against what was saved.
+    expect(fresh.since?.called).toBe('Pull');
+    expect(fresh.since?.result?.figures['load.torque']?.value).toBeCloseTo(160 * 4.4482216152605 * 0.3048, 9);
+  });
+  it('is waited for by what seeks a field of a station that is not there yet', async () => {
+    const fresh = new Desk('s1', headOf(revision()), 'Blower');
+    let done = false;
+    const waiting = fresh.opened().then(() => (done = true));
+    await fresh.wake();
+    expect(done).toBe(false);
+    await opened(fresh);
+    await waiting;
+    expect(done).toBe(true);
+    await fresh.opened();
   });
   it('tells apart what another core answered of the same case', async () => {
     const old = revision();

@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { costOf, repeatedTags, stateOf, worstFirst } from '$lib/plant/rows';
 import { find, type Findable } from '$lib/desk/find.svelte';
 import { readAt } from '$lib/ui/readAt';
 
@@ -32,33 +31,6 @@ describe('a value read off a line', () => {
         expect(y).toBeLessThanOrEqual(Math.max(a, b) + 1e-6);
       }),
     );
-  });
-});
-
-describe('a row of the plant list', () => {
-  const at = (...states: ('empty' | 'enough' | 'caution' | 'stop')[]) => ({
-    stations: Object.fromEntries(states.map((state, i) => [i, { state, key: '', wanted: [] }])) as never,
-    choice: 'a motor',
-  });
-  it('has the worst state of its stations; without a choice it is empty, but a stop is always said', () => {
-    expect(stateOf(at('enough', 'caution'))).toBe('caution');
-    expect(stateOf(at('enough', 'empty'))).toBe('enough');
-    expect(stateOf(at('enough', 'stop', 'caution'))).toBe('stop');
-    expect(stateOf({ ...at('enough', 'caution'), choice: null })).toBe('empty');
-    expect(stateOf({ ...at('stop'), choice: null })).toBe('stop');
-    expect(stateOf({ stations: null, choice: null })).toBe('empty');
-    expect(worstFirst.stop).toBeLessThan(worstFirst.caution);
-  });
-  it('knows the tags that stand more than once', () => {
-    const tagged = (...tags: readonly string[]) => [...repeatedTags(tags.map((tag) => ({ tag })))];
-    expect(tagged('IN-110', 'IN-120', 'IN-110', 'KN-1', 'KN-1', 'KN-1')).toEqual(['IN-110', 'KN-1']);
-    expect(tagged('IN-110', 'IN-120')).toEqual([]);
-    expect(tagged()).toEqual([]);
-  });
-  it('costs energy times price, where both are known', () => {
-    expect(costOf({ newEnergy: 1000, energyPrice: 0.2 })).toBe(200);
-    expect(costOf({ newEnergy: null, energyPrice: 0.2 })).toBeUndefined();
-    expect(costOf({ newEnergy: 1000, energyPrice: null })).toBeUndefined();
   });
 });
 

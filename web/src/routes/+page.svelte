@@ -1,18 +1,18 @@
 <script lang="ts">
   import { Button, Checkbox, Input, Select } from 'flowbite-svelte';
-  import { importPosition, startPosition } from '$lib/api';
+  import { importPosition, listPage, startPosition } from '$lib/api';
   import { author, lastCommon } from '$lib/desk/carried';
   import { draftedStudies } from '$lib/desk/drafts';
   import { errandWords } from '$lib/ui/options';
-  import { onMount } from 'svelte';
+  import { onMount, untrack } from 'svelte';
   import { goto, invalidateAll } from '$app/navigation';
   import { resolve } from '$app/paths';
-  import { stateOf } from '$lib/plant/rows';
+  import type { PlantRow } from '$lib/plant/rows';
   import FilePick from '$lib/ui/FilePick.svelte';
   import PlantList from '$lib/plant/PlantList.svelte';
 
   let { data } = $props();
-  let query = $state('');
+  let query = $state(untrack(() => data.asked.find));
   /** Studies with an edit kept on this machine that nobody saved. */
   let drafted: readonly string[] = $state.raw([]);
   let message = $state('');
@@ -33,16 +33,57 @@
     return ['voltage', 'frequency'].flatMap((k) => (k in supply ? String(Reflect.get(supply, k)) : [])).join(', ');
   });
 
-  let only = $state('');
-  const shown = $derived(
-    data.positions.filter(
-      (p) =>
-        `${p.tag} ${p.name} ${p.area} ${p.machine ?? ''} ${p.choice ?? ''}`
-          .toLowerCase()
-          .includes(query.trim().toLowerCase()) &&
-        (only === '' || (only === 'draft' ? drafted.includes(p.studyId) : stateOf(p) === only)),
-    ),
-  );
+  let only = $state(untrack(() => String(data.asked.show)));
+  let order = $state.raw(untrack(() => ({ by: String(data.asked.by), way: String(data.asked.way) })));
+  /** Rows fetched after those that came with the page, and where the next ones begin. */
+  let more = $state.raw<readonly PlantRow[]>([]);
+  let next = $state(untrack(() => data.page.next));
+  let fetching = $state(false);
+  const shown = $derived([...data.page.rows, ...more]);
+  const asked = $derived({
+    ...(query.trim() === '' ? {} : { find: query.trim() }),
+    ...(only === '' ? {} : { show: only }),
+    ...(only === 'draft' ? { studies: drafted.join(',') } : {}),
+    ...(order.by === 'area' ? {} : order),
+  });
+
+  // Another list: its first rows come with the page, whose address it is.
+  $effect(() => {
+    next = data.page.next;
+    more = [];
+    // The rest of a usual plant follows at once, a large one's as it is asked for.
+    if (awake) void untrack(() => bringMore());
+  });
+  let asking: ReturnType<typeof setTimeout> | undefined;
+  function ask(after: number): void {
+    clearTimeout(asking);
+    asking = setTimeout(() => {
+      const text = new URLSearchParams(asked).toString();
+      // eslint-disable-next-line svelte/no-navigation-without-resolve -- the same page, asked otherwise
+      void goto(resolve('/') + (text === '' ? '' : `?${text}`), {
+        replaceState: true,
+        keepFocus: true,
+        noScroll: true,
+      });
+    }, after);
+  }
+  async function bringMore(): Promise<void> {
+    if (next === null || fetching) return;
+    fetching = true;
+    const of = data.page;
+    const answer = await listPage({ ...asked, after: next });
+    fetching = false;
+    if (of !== data.page) {
+      void bringMore();
+      return;
+    }
+    if (!answer.ok) {
+      message = `The rest of the list could not be fetched: ${answer.problem.title ?? 'try again'}.`;
+      return;
+    }
+    more = [...more, ...answer.value.rows];
+    next = answer.value.next;
+  }
   const kinds = [
     { value: '', name: 'all' },
     { value: 'stop', name: 'stopped' },
@@ -51,17 +92,23 @@
     { value: 'enough', name: 'solved' },
     { value: 'draft', name: 'draft on this machine' },
   ];
-  const areas = $derived([...new Set(data.positions.map((p) => p.area))]);
-  const namesake = $derived(data.positions.find((p) => p.tag === tag.trim()));
-  const plant = $derived(data.positions[0]?.plant ?? 'My plant');
+  const plant = $derived(data.plant ?? 'My plant');
+  /** A position that carries the tag typed for a new one. */
+  let namesake = $state.raw<PlantRow | undefined>();
+  async function seekNamesake(): Promise<void> {
+    const typed = tag.trim();
+    const answer = typed === '' ? null : await listPage({ find: typed, by: 'tag', limit: '500' });
+    if (typed === tag.trim()) namesake = answer?.ok ? answer.value.rows.find((p) => p.tag === typed) : undefined;
+  }
 
-  onMount(
-    () =>
-      void draftedStudies().then(
-        (ids) => (drafted = ids),
-        () => {},
-      ),
-  );
+  let awake = $state(false);
+  onMount(() => {
+    awake = true;
+    void draftedStudies().then(
+      (ids) => (drafted = ids),
+      () => {},
+    );
+  });
 
   async function add(event: SubmitEvent): Promise<void> {
     event.preventDefault();
@@ -101,11 +148,21 @@
     <h1 class="mr-4">{plant}</h1>
     <label class="flex items-center gap-2"
       ><span class="text-quiet">Find</span>
-      <Input bind:value={query} class="field w-64!" type="search" placeholder="tag, name, machine, motor" />
+      <Input
+        bind:value={() => query, (to) => ((query = to ?? ''), ask(150))}
+        class="field w-64!"
+        type="search"
+        placeholder="tag, name, machine, motor"
+      />
     </label>
     <label class="flex items-center gap-2"
       ><span class="text-quiet">Show</span>
-      <Select classes={{ select: 'field py-[5px]!' }} placeholder="" items={kinds} bind:value={only} /></label
+      <Select
+        classes={{ select: 'field py-[5px]!' }}
+        placeholder=""
+        items={kinds}
+        bind:value={() => only, (to) => ((only = to ?? ''), ask(0))}
+      /></label
     >
     <span class="flex-1"></span>
     <a class="link" href="{resolve('/api/v1/positions')}?as=csv" download data-sveltekit-reload>CSV</a>
@@ -133,7 +190,14 @@
   <p class="min-h-5 text-quiet" role="status">{message}</p>
   {#if adding}
     <form class="box mb-4 grid grid-cols-1 items-end gap-3 p-3 sm:grid-cols-5" onsubmit={(e) => void add(e)}>
-      <label>Tag <Input class="field" bind:value={tag} required maxlength={60} /></label>
+      <label
+        >Tag <Input
+          class="field"
+          bind:value={() => tag, (to) => ((tag = to ?? ''), void seekNamesake())}
+          required
+          maxlength={60}
+        /></label
+      >
       <label>Name <Input class="field" bind:value={name} required maxlength={200} /></label>
       <label>Area <Input class="field" bind:value={area} required maxlength={200} list="areas" /></label>
       <label
@@ -141,7 +205,7 @@
         <Select classes={{ select: 'field py-[5px]!' }} placeholder="" items={offered} bind:value={errand} />
       </label>
       <datalist id="areas"
-        >{#each areas as a (a)}<option value={a}></option>{/each}</datalist
+        >{#each data.areas as a (a)}<option value={a}></option>{/each}</datalist
       >
       <Button type="submit" class="push" data-main>Start it</Button>
       {#if namesake}
@@ -160,7 +224,7 @@
   {#if data.trashed > 0}
     <p class="mb-2 text-right"><a class="link" href={resolve('/trash')}>Trash: {data.trashed}</a></p>
   {/if}
-  {#if data.positions.length === 0}
+  {#if data.plant === null}
     <p class="box p-6">
       No positions yet. Bring a plate, a pull at a radius or a motor’s current, and start a new one.
     </p>
@@ -169,6 +233,22 @@
       {query.trim() === '' ? 'Nothing here is so.' : `Nothing here is called “${query}”.`}
     </p>
   {:else}
-    <PlantList positions={shown} {drafted} />
+    <PlantList
+      positions={shown}
+      {drafted}
+      order={data.asked}
+      sort={(to) => {
+        order = to;
+        ask(0);
+      }}
+    />
+    {#if next !== null}
+      <p class="mt-2 flex items-center gap-3">
+        <Button class="push" disabled={fetching} onclick={() => void bringMore()}>Show more</Button>
+        <span class="text-quiet" role="status"
+          >{shown.length.toLocaleString('en')} of {data.page.total.toLocaleString('en')} are shown.</span
+        >
+      </p>
+    {/if}
   {/if}
 </main>

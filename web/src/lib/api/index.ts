@@ -1,5 +1,6 @@
 import type { CaseError, Kept, nameplate } from '@pilgrim/core';
 import { choiceInWords } from '@pilgrim/core/changes';
+import type { PlantPage } from '$lib/plant/rows';
 
 /** Everything the interface asks of the server, each call with what it answers. */
 
@@ -91,15 +92,10 @@ async function call<T>(path: string, { method, type, body, match }: Sent = {}): 
 
 const json = (body: unknown): Pick<Sent, 'type' | 'body'> => ({ type: 'application/json', body: JSON.stringify(body) });
 
-/** A position as a finder needs it. */
-export interface PositionFound {
-  readonly id: string;
-  readonly tag: string;
-  readonly name: string;
-  readonly area: string;
-  readonly choice: string | null;
-}
-export const listPositions = () => call<readonly PositionFound[]>('positions');
+/** A page of the plant list: what is found, sorted and filtered, after a place in it. */
+export const listPage = (query: Readonly<Record<string, string>>) =>
+  call<PlantPage>(`positions/list?${new URLSearchParams(query).toString()}`);
+
 export const createPosition = (position: { tag: string; name: string; area: string; plant: string }) =>
   call<{ readonly id: string; readonly studyId: string }>('positions', { method: 'POST', ...json(position) });
 /** A new position that begins with a case: made and saved once; where the case is refused the position stays, empty. */

@@ -5,7 +5,7 @@
   import { goto } from '$app/navigation';
   import { resolve } from '$app/paths';
   import { tinykeys } from 'tinykeys';
-  import { listPositions } from '$lib/api';
+  import { listPage } from '$lib/api';
   import { singleKeys } from '$lib/ui/keys.svelte';
   import { entryOf } from '$lib/ui/names';
   import { find, findHere, type Findable } from './find.svelte';
@@ -33,9 +33,14 @@
     query = '';
     at = 0;
     open = true;
-    const answer = await listPositions();
-    if (!answer.ok) return;
-    positions = answer.value.map((p) => ({
+    await seek();
+  }
+  /** Positions are sought where they are: a plant may have thousands. */
+  async function seek(): Promise<void> {
+    const sought = query;
+    const answer = await listPage({ find: sought, limit: '20' });
+    if (!answer.ok || sought !== query) return;
+    positions = answer.value.rows.map((p) => ({
       id: `position ${p.id}`,
       kind: 'position',
       name: `${p.tag} ${p.name}`,
@@ -71,7 +76,7 @@
     aria-controls="found"
     aria-activedescendant={found[chosen] ? `found-${chosen}` : undefined}
     placeholder="station, field, figure, position, action"
-    bind:value={() => query, (to) => ((query = to), (at = 0))}
+    bind:value={() => query, (to) => ((query = to), (at = 0), void seek())}
     onkeydown={keys}
     autocomplete="off"
   />

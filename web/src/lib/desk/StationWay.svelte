@@ -43,20 +43,13 @@
 
 {#snippet stop(id: StationId, solid: boolean, last: boolean)}
   <li class="relative lg:pl-7">
-    <span
-      class="absolute top-0 left-[6px] hidden h-full border-l-2 lg:block {solid
-        ? 'border-solid border-pine'
-        : 'border-dashed border-edge'}"
-      class:first-half={last}
-      aria-hidden="true"
-    ></span>
+    <span class="track" class:solid class:first-half={last} aria-hidden="true"></span>
     <a
       href={resolve('/positions/[id]/[station]', { id: positionId, station: id })}
       class="stop block px-2 py-1.5 {station === id
         ? 'box border-pine'
         : 'border border-transparent hover:border-rule'}"
       aria-current={station === id ? 'step' : undefined}
-      data-sveltekit-noscroll
     >
       <span class="absolute top-[9px] left-0 hidden lg:block"
         ><Mark decorative state={waiting.has(id) ? 'empty' : (stations?.[id].state ?? 'empty')} /></span
@@ -71,7 +64,7 @@
   </li>
 {/snippet}
 
-<nav aria-label="Stations" class="stays screen-only">
+<nav aria-label="Stations" class="stays screen-only" data-sveltekit-noscroll>
   <Breadcrumb ariaLabel="Where this is" class="hidden font-condensed lg:flex" classes={{ list: 'gap-1 space-x-0!' }}>
     <BreadcrumbItem href={resolve('/')} linkClass="link m-0!">
       {#snippet icon()}{/snippet}{plant}
@@ -89,16 +82,11 @@
       <li class="min-w-0 flex-1">
         <a
           href={resolve('/positions/[id]/[station]', { id: positionId, station: id })}
-          class="flex min-h-10 flex-col items-center justify-center border-b-2 {station === id
-            ? 'border-pine'
-            : 'border-transparent'}"
+          class="of-bar"
           aria-current={station === id ? 'step' : undefined}
-          data-sveltekit-noscroll
         >
           <Mark decorative state={waiting.has(id) ? 'empty' : (stations?.[id].state ?? 'empty')} />
-          <span class="font-condensed text-[11.5px] {station === id ? 'font-semibold text-pine' : ''}"
-            >{stationNames[id]}<span class="sr-only"> ({stateOf(id)})</span></span
-          >
+          <span>{stationNames[id]}<span class="sr-only"> ({stateOf(id)})</span></span>
         </a>
       </li>
     {/each}
@@ -127,6 +115,35 @@
 </nav>
 
 <style>
+  .of-bar {
+    display: flex;
+    flex-direction: column;
+    align-items: center;
+    justify-content: center;
+    min-height: 40px;
+    border-bottom: 2px solid transparent;
+    font: 11.5px/1.5 var(--font-condensed);
+  }
+  .of-bar[aria-current] {
+    border-color: var(--pine);
+    color: var(--pine);
+    font-weight: 600;
+  }
+  .track {
+    position: absolute;
+    top: 0;
+    left: 6px;
+    height: 100%;
+    border-left: 2px dashed var(--edge);
+  }
+  .track.solid {
+    border-left: 2px solid var(--pine);
+  }
+  @media (width < 64rem) {
+    .track {
+      display: none;
+    }
+  }
   .first-half {
     height: 12px;
   }

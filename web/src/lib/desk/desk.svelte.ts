@@ -119,6 +119,9 @@ export class Desk {
   #opened({ result, errors }: DraftAnswer): void {
     this.opening = false;
     this.result = result;
+    // What was edited before is told against this answer.
+    if (this.since) this.since = { ...this.since, result };
+    for (const done of this.#whenOpen.splice(0)) done();
     this.errors = errors;
     this.answers++;
     if (this.state !== 'saved') this.#solver.ask(this.case);
@@ -142,6 +145,12 @@ export class Desk {
     if (answer.ok && Array.isArray(answer.value) && answer.value.length > 0) await bringShelf(answer.value, own);
     if (this.opening) this.#open();
     else this.#solver.ask(this.case);
+  }
+
+  readonly #whenOpen: (() => void)[] = [];
+  /** Resolves once what was saved has been solved again: until then a station may lack its fields. */
+  async opened(): Promise<void> {
+    if (this.opening) await new Promise<void>((done) => this.#whenOpen.push(done));
   }
 
   /** The stations as they are, and as they were saved until that is solved again. */

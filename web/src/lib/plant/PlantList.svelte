@@ -1,69 +1,74 @@
 <script lang="ts">
-  import {
-    createSortedRowModel,
-    createTable,
-    rowSortingFeature,
-    sortFn_alphanumeric,
-    sortFn_basic,
-    tableFeatures,
-    type ColumnDef,
-  } from '@tanstack/svelte-table';
+  import { createTable, rowSortingFeature, tableFeatures, type ColumnDef } from '@tanstack/svelte-table';
   import { Button, Table } from 'flowbite-svelte';
   import { resolve } from '$app/paths';
-  import { entryOf, stationIds, stationNames, words } from '$lib/ui/names';
+  import { entryOf, stationNames, words } from '$lib/ui/names';
   import Mark from '$lib/ui/Mark.svelte';
   import Tag from '$lib/ui/Tag.svelte';
-  import { costOf, repeatedTags, stateOf, worstFirst, type PlantRow } from './rows';
+  import type { PlantRow } from './rows';
 
   interface Props {
     positions: readonly PlantRow[];
     /** Studies with an edit on this machine that nobody saved. */
     drafted: readonly string[];
+    /** The server sorts: by which column, and which way; by area as the plant is laid out. */
+    order: Order;
+    sort: (order: Order) => void;
   }
-  let { positions, drafted }: Props = $props();
+  interface Order {
+    readonly by: string;
+    readonly way: string;
+  }
+  let { positions, drafted, order, sort }: Props = $props();
 
-  const features = tableFeatures({
-    rowSortingFeature,
-    sortedRowModel: createSortedRowModel(),
-    sortFns: { alphanumeric: sortFn_alphanumeric, basic: sortFn_basic },
+  const features = tableFeatures({ rowSortingFeature });
+  const column = (id: string, header: string, accessorFn: (p: PlantRow) => string, enableSorting = true) => ({
+    ...{ id, header, accessorFn, enableSorting },
   });
   const columns: ColumnDef<typeof features, PlantRow>[] = [
-    { id: 'state', header: 'State', accessorFn: (p) => worstFirst[stateOf(p)], sortFn: 'basic' },
-    { id: 'tag', header: 'Tag', accessorFn: (p) => p.tag, sortFn: 'alphanumeric' },
-    { id: 'name', header: 'Position', accessorFn: (p) => p.name, sortFn: 'alphanumeric' },
-    { id: 'machine', header: 'Machine', accessorFn: (p) => p.machine ?? '', sortFn: 'alphanumeric' },
-    { id: 'choice', header: 'Standing choice', accessorFn: (p) => p.choice ?? '', sortFn: 'alphanumeric' },
-    { id: 'open', header: 'Open', accessorFn: (p) => openIn(p).length, sortFn: 'basic' },
-    { id: 'cost', header: 'Energy a year', accessorFn: (p) => costOf(p) ?? -1, sortFn: 'basic' },
-    { id: 'worst', header: 'Worst finding', accessorFn: (p) => p.worst?.text ?? '', enableSorting: false },
+    column('state', 'State', (p) => p.state),
+    column('tag', 'Tag', (p) => p.tag),
+    column('name', 'Position', (p) => p.name),
+    column('machine', 'Machine', (p) => p.machine ?? ''),
+    column('choice', 'Standing choice', (p) => p.choice ?? ''),
+    column('open', 'Open', (p) => openText(p)),
+    column('cost', 'Energy a year', (p) => costText(p)),
+    column('worst', 'Worst finding', (p) => p.worst?.text ?? '', false),
   ];
+  const sorted = $derived(order.by !== 'area');
   const table = createTable({
     features,
     columns,
     get data() {
       return positions;
     },
+    manualSorting: true,
+    defaultColumn: { sortDescFirst: false },
+    state: {
+      get sorting() {
+        return sorted ? [{ id: order.by, desc: order.way === 'desc' }] : [];
+      },
+    },
+    onSortingChange: (to) => {
+      const before = sorted ? [{ id: order.by, desc: order.way === 'desc' }] : [];
+      const [by] = typeof to === 'function' ? to(before) : to;
+      sort(by ? { by: by.id, way: by.desc ? 'desc' : 'asc' } : { by: 'area', way: 'asc' });
+    },
   });
-  const sorted = $derived(table.atoms.sorting.get().length > 0);
-  const rows = $derived(table.getRowModel().rows.map((r) => r.original));
   // As found, by area; sorted, one list with the area at each row.
   const groups = $derived(
     sorted
-      ? [['', rows] as const]
-      : [...new Set(rows.map((p) => p.area))].map((a) => [a, rows.filter((p) => p.area === a)] as const),
+      ? [['', positions] as const]
+      : [...new Set(positions.map((p) => p.area))].map((a) => [a, positions.filter((p) => p.area === a)] as const),
   );
 
-  const twice = $derived(repeatedTags(positions));
-  const openIn = (p: PlantRow) => stationIds.filter((s) => p.stations?.[s].state === 'empty');
   const openText = (p: PlantRow): string => {
-    if (!p.stations) return 'nothing but a name';
-    const open = openIn(p).map((s) => stationNames[s].toLowerCase());
+    if (!p.open) return 'nothing but a name';
+    const open = p.open.map((s) => stationNames[s].toLowerCase());
     return open.length === 0 ? 'solved' : `open: ${open.slice(0, 3).join(', ')}${open.length > 3 ? ' …' : ''}`;
   };
-  const costText = (p: PlantRow): string => {
-    const cost = costOf(p);
-    return cost === undefined ? '—' : `${Math.round(cost).toLocaleString('en')} ${p.currency ?? ''}`;
-  };
+  const costText = ({ cost, currency }: PlantRow): string =>
+    cost === null ? '—' : `${Math.round(cost).toLocaleString('en')} ${currency ?? ''}`;
 </script>
 
 <div class="box overflow-x-auto">
@@ -92,9 +97,9 @@
         {#if !sorted}<tr><th colspan="8" scope="rowgroup" class="bg-paper pt-3 text-ink">{name}</th></tr>{/if}
         {#each list as p (p.id)}
           <tr data-testid="position">
-            <td class="w-6"><Mark state={stateOf(p)} /></td>
+            <td class="w-6"><Mark state={p.state} /></td>
             <td class="whitespace-nowrap"
-              >{p.tag}{#if twice.has(p.tag)}&nbsp;<Tag>tag twice</Tag>{/if}</td
+              >{p.tag}{#if p.twice}&nbsp;<Tag>tag twice</Tag>{/if}</td
             >
             <td class="font-sans text-[14px]"
               ><a

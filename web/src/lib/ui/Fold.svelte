@@ -2,7 +2,7 @@
   import ChevronDown from '@lucide/svelte/icons/chevron-down';
   import ChevronRight from '@lucide/svelte/icons/chevron-right';
   import { Accordion, AccordionItem } from 'flowbite-svelte';
-  import type { Snippet } from 'svelte';
+  import { onMount, type Snippet } from 'svelte';
   import type { HTMLAttributes } from 'svelte/elements';
 
   interface Props extends Omit<HTMLAttributes<HTMLDivElement>, 'title'> {
@@ -14,6 +14,10 @@
     children: Snippet;
   }
   let { title = '', head, open = $bindable(false), headClass = '', children, ...rest }: Props = $props();
+
+  /** A page comes without what is folded away; it follows at once, to be found there. */
+  let mounted = $state(false);
+  onMount(() => void (mounted = true));
 
   /** What leads to a field in a folded part asks it to unfold. */
   const unfolds = (node: HTMLElement) => {
@@ -40,7 +44,7 @@
       {/snippet}
       {#snippet arrowup()}<ChevronDown size={16} aria-hidden="true" class="shrink-0" />{/snippet}
       {#snippet arrowdown()}<ChevronRight size={16} aria-hidden="true" class="shrink-0" />{/snippet}
-      {@render children()}
+      {#if open || mounted}{@render children()}{/if}
     </AccordionItem>
   </Accordion>
 </div>

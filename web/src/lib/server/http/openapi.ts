@@ -2,6 +2,7 @@ import { caseSchema, coreVersion, keptSchema, resultSchema } from '@pilgrim/core
 import { z } from 'zod';
 import { positionFile } from '$lib/server/exchange/exchange';
 import { sheetType } from './http';
+import { plantQuery } from '$lib/server/positions/plantList';
 import { newPosition, newRevision, newShelfMotor, newStudy, positionChange, shelfChange } from './inputs';
 
 const options = { io: 'input', unrepresentable: 'any' } as const;
@@ -100,6 +101,17 @@ export const openApi = {
         responses: { '200': ok('All positions that are not in the trash') },
       },
       post: { requestBody: body(of(newPosition)), responses: { '201': ok('The new position') } },
+    },
+    '/api/v1/positions/list': {
+      get: {
+        parameters: Object.entries(of(plantQuery).properties ?? {}).map(([name, schema]) => ({
+          ...{ name, in: 'query', schema },
+        })),
+        responses: {
+          '200': ok('A page of the plant list: rows, total, next (the `after` of the next page, or null)'),
+          '400': problem('after is no place in this list'),
+        },
+      },
     },
     '/api/v1/positions/import': {
       post: {

@@ -56,6 +56,7 @@
   async function goto(path: string): Promise<void> {
     const there = stationOfField(path);
     if (there !== station && !document.querySelector(`main [data-path="${path}"]`)) await visit(there);
+    await desk.opened();
     await tick();
     const fields = [...document.querySelectorAll<HTMLElement>('[data-path]')];
     const target =
