@@ -1,7 +1,34 @@
 import { describe, expect, it } from 'vitest';
-import { isLateWrite, isLost } from '$lib/server/db/lost';
+import { diskProblem, isLateWrite, isLost } from '$lib/server/db/lost';
+import { answer } from '$lib/server/http/http';
 
 const coded = (code: string): Error => Object.assign(new Error('no'), { code });
+
+describe('a disk that takes no more', () => {
+  it.each([
+    ['53100', 'is full'],
+    ['ENOSPC', 'is full'],
+    ['EDQUOT', 'is full'],
+    ['25006', 'is read-only'],
+    ['EROFS', 'is read-only'],
+    ['58030', 'cannot be read or written'],
+  ])('%s is said in words: %s', async (code, words) => {
+    const response = await answer(() => Promise.reject(coded(code)));
+    expect(response.status).toBe(507);
+    expect(response.headers.get('content-type')).toBe('application/problem+json');
+    const told: unknown = await response.json();
+    expect(told).toMatchObject({ title: `The disk of the database ${words}: nothing was saved` });
+  });
+  it.each(['23505', '53200', 'ENOENT'])('%s is none of it', async (code) => {
+    expect(diskProblem(coded(code))).toBeUndefined();
+    expect((await answer(() => Promise.reject(coded(code)))).status).toBe(500);
+  });
+  it('nor is what has no code', () => {
+    expect([undefined, 'ENOSPC', { code: 'ENOSPC' }, new Error('disk full')].map(diskProblem)).toEqual(
+      Array(4).fill(undefined),
+    );
+  });
+});
 
 describe('a database that is not there', () => {
   it.each([

@@ -7,7 +7,7 @@
   import { onMount, untrack } from 'svelte';
   import { goto, invalidateAll } from '$app/navigation';
   import { resolve } from '$app/paths';
-  import type { PlantRow } from '$lib/plant/rows';
+  import type { PlantPage, PlantRow } from '$lib/plant/rows';
   import FilePick from '$lib/ui/FilePick.svelte';
   import PlantList from '$lib/plant/PlantList.svelte';
 
@@ -36,10 +36,11 @@
   let only = $state(untrack(() => String(data.asked.show)));
   let order = $state.raw(untrack(() => ({ by: String(data.asked.by), way: String(data.asked.way) })));
   /** Rows fetched after those that came with the page, and where the next ones begin. */
-  let more = $state.raw<readonly PlantRow[]>([]);
-  let next = $state(untrack(() => data.page.next));
+  let more = $state.raw<{ readonly of: PlantPage; readonly rows: readonly PlantRow[]; readonly next: string | null }>();
+  const rest = $derived(more?.of === data.page ? more : { of: data.page, rows: [], next: data.page.next });
+  const next = $derived(rest.next);
   let fetching = $state(false);
-  const shown = $derived([...data.page.rows, ...more]);
+  const shown = $derived([...data.page.rows, ...rest.rows]);
   const asked = $derived({
     ...(query.trim() === '' ? {} : { find: query.trim() }),
     ...(only === '' ? {} : { show: only }),
@@ -47,11 +48,9 @@
     ...(order.by === 'area' ? {} : order),
   });
 
-  // Another list: its first rows come with the page, whose address it is.
+  // The rest of a usual plant follows at once, a large one's as it is asked for.
   $effect(() => {
-    next = data.page.next;
-    more = [];
-    // The rest of a usual plant follows at once, a large one's as it is asked for.
+    void data.page;
     if (awake) void untrack(() => bringMore());
   });
   let asking: ReturnType<typeof setTimeout> | undefined;
@@ -70,10 +69,14 @@
   async function bringMore(): Promise<void> {
     if (next === null || fetching) return;
     fetching = true;
-    const of = data.page;
-    const answer = await listPage({ ...asked, after: next });
+    const before = rest;
+    const answer = await listPage({
+      ...data.asked,
+      studies: data.asked.show === 'draft' ? drafted.join(',') : '',
+      after: next,
+    });
     fetching = false;
-    if (of !== data.page) {
+    if (before.of !== data.page) {
       void bringMore();
       return;
     }
@@ -81,8 +84,10 @@
       message = `The rest of the list could not be fetched: ${answer.problem.title ?? 'try again'}.`;
       return;
     }
-    more = [...more, ...answer.value.rows];
-    next = answer.value.next;
+    // What was renamed in between may come a second time.
+    const there = new Set(shown.map((p) => p.id));
+    const fresh = answer.value.rows.filter((p) => !there.has(p.id));
+    more = { of: before.of, rows: [...before.rows, ...fresh], next: answer.value.next };
   }
   const kinds = [
     { value: '', name: 'all' },

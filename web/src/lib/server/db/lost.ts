@@ -26,6 +26,25 @@ export function isLost(error: unknown): boolean {
 export const isLateWrite = (error: unknown): boolean =>
   error instanceof TypeError && error.message.includes("reading 'write'") && /nextWrite/.test(error.stack ?? '');
 
+/**
+ * What the database or the system calls a disk that takes no more: full (SQLSTATE 53100, ENOSPC, EDQUOT), read-only
+ * (25006, EROFS), or out of order (58030).
+ */
+const disk = /^(53100|58030|25006|ENOSPC|EDQUOT|EROFS)$/;
+
+/** Why nothing can be saved just now, where it is the disk's fault; undefined for any other error. */
+export function diskProblem(error: unknown): Problem | undefined {
+  const code: unknown = error instanceof Error ? Reflect.get(error, 'code') : undefined;
+  if (typeof code !== 'string' || !disk.test(code)) return undefined;
+  const why =
+    code === '25006' || code === 'EROFS' ? 'is read-only' : code === '58030' ? 'cannot be read or written' : 'is full';
+  return {
+    status: 507,
+    title: `The disk of the database ${why}: nothing was saved`,
+    detail: 'What is typed is kept in this browser. Whoever looks after this machine must make room, then try again.',
+  };
+}
+
 export const lostProblem: Problem = {
   status: 503,
   title: 'The database is not there just now; try again in a moment',

@@ -1,7 +1,7 @@
 import type { CaseError } from '@pilgrim/core';
 import { z } from 'zod';
 import { renew } from '$lib/server/db/database';
-import { isLost, lostHeaders, lostProblem } from '$lib/server/db/lost';
+import { diskProblem, isLost, lostHeaders, lostProblem } from '$lib/server/db/lost';
 import { Refusal, refuse, type Problem } from '$lib/server/refusal';
 import { log } from './log';
 
@@ -88,6 +88,8 @@ export async function answer(run: () => Promise<Response>): Promise<Response> {
     if (error instanceof Refusal) return problemResponse(error.problem);
     if (isLost(error)) return lostResponse(error);
     log.error(error);
+    const full = diskProblem(error);
+    if (full) return problemResponse(full);
     return problemResponse({ status: 500, title: 'Something went wrong here; it was written to the log' });
   }
 }
