@@ -97,17 +97,17 @@ async function saves(solving) {
 async function fill() {
   const sql = postgres(url('pilgrim'), { onnotice: () => {} });
   await sql`
-    with some as (
+    with copied as (
       select row_number() over () as i, p.area_id, p.name, r.case_text, r.result, r.core_version, n,
         gen_random_uuid() as position, gen_random_uuid() as study, gen_random_uuid() as revision
       from generate_series(1, ${Math.ceil(many / 9)}) n
       cross join positions p join studies s on s.position_id = p.id join revisions r on r.id = s.head
       limit ${many}),
     made as (insert into positions (id, area_id, tag, name)
-      select position, area_id, 'B-' || i, name || ' ' || i from some),
-    studied as (insert into studies (id, position_id, name, head) select study, position, 'Main', revision from some)
+      select position, area_id, 'B-' || i, name || ' ' || i from copied),
+    studied as (insert into studies (id, position_id, name, head) select study, position, 'Main', revision from copied)
     insert into revisions (id, study_id, case_text, result, core_version, author, lean)
-      select revision, study, case_text, result, core_version, 'bench', true from some`;
+      select revision, study, case_text, result, core_version, 'bench', true from copied`;
   await sql`analyze`;
   await sql.end();
 }

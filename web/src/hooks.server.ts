@@ -1,10 +1,10 @@
-import type { Handle, HandleServerError } from '@sveltejs/kit';
+import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 import { config } from '$lib/server/db/config';
 import { closeDatabase, renew } from '$lib/server/db/database';
 import { isLateWrite, isLost, lostHeaders, lostProblem } from '$lib/server/db/lost';
 import { lostResponse, ofApi, problemResponse, zipped } from '$lib/server/http/http';
 import { log } from '$lib/server/http/log';
-import { closePool } from '$lib/server/solving/pool';
+import { closePool, warmPool } from '$lib/server/solving/pool';
 
 /**
  * The driver throws a late write outside of any promise, and a transaction that is given up refuses what nobody waits
@@ -20,6 +20,11 @@ process.on('uncaughtException', (error) => {
   process.exit(1);
 });
 process.on('sveltekit:shutdown', () => void Promise.all([closeDatabase(), closePool()]));
+
+/** Nobody waits for it: requests are answered meanwhile. */
+export const init: ServerInit = () => {
+  void warmPool().catch((error: unknown) => log.error(error));
+};
 
 const writes = new Set(['POST', 'PUT', 'PATCH', 'DELETE']);
 

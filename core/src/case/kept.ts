@@ -37,7 +37,12 @@ const inputDigits = 6;
 /** What is kept of a result. */
 export function keep(result: Result): Kept {
   // In an order of their own, so that the same result gives the same table, however its keys were kept.
-  const keyOf = (source: Figure['source']): string => JSON.stringify(sourceSchema.parse(source));
+  const known = new Map<Figure['source'], string>();
+  const keyOf = (source: Figure['source']): string => {
+    const key = known.get(source) ?? JSON.stringify(sourceSchema.parse(source));
+    known.set(source, key);
+    return key;
+  };
   const keys = [...new Set(Object.values(result.figures).map((f) => keyOf(f.source)))].toSorted();
   const places = new Map(keys.map((key, place) => [key, place]));
   const lean = (f: Figure): KeptFigure => ({

@@ -1,8 +1,9 @@
 import {
+  bestFifty,
   keep,
   nameplate,
   readCase,
-  solve,
+  solveWith,
   type CaseError,
   type Motor,
   type PracticeId,
@@ -29,15 +30,15 @@ export type Solved =
   | { readonly ok: true; readonly result: string; readonly core: string }
   | { readonly ok: false; readonly errors: readonly CaseError[] };
 
-export const solveCase = (task: SolveTask): Solved => solved(task, (result) => result);
-/** The same, as a revision keeps it. */
-export const keepCase = (task: SolveTask): Solved => solved(task, keep);
+export const solveCase = (task: SolveTask): Solved => solved(task, bestFifty, (result) => result);
+/** The same, as a revision keeps it: of the candidates only the first, which is the choice. */
+export const keepCase = (task: SolveTask): Solved => solved(task, 1, keep);
 
-function solved({ given, from }: SolveTask, told: (result: Result) => unknown): Solved {
+function solved({ given, from }: SolveTask, candidates: number, told: (result: Result) => unknown): Solved {
   const reading = readCase(given);
   if (!reading.ok) return reading;
   const shelf = from ? nameplate.spareOf(motorsOf(from.shelf, reading.value.practice), from.own) : [];
-  const result = solve(reading.value, shelf);
+  const { result } = solveWith(reading.value, shelf, candidates);
   return { ok: true, result: JSON.stringify(told(result)), core: result.core };
 }
 
