@@ -53,7 +53,7 @@ export async function readListOf<T>(task: ListTask): Promise<ListReading<T>> {
 /** How many are solved at once for a list or an array of cases: one is read in while others are under way. */
 export const ahead = threads.others + 1;
 
-/** Starts the threads before anybody waits for them, and has each solve a case a few times: the first takes a second. */
+/** Starts the threads before anybody waits for them; each solves a case a few times, as the first takes a second. */
 export async function warmPool(): Promise<void> {
   const load = { demand: { kind: 'power', power: '11 kW', speed: '1450 rpm' }, machine: 'centrifugal-fan' };
   const given = { format: 'pilgrim.case/1', practice: 'iec', load, supply: { voltage: '400 V', frequency: '50 Hz' } };
