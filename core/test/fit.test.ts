@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { genericMotors, physics, type Motor } from '@pilgrim/core';
+import { textbook } from './circuits';
 
 const { answerLength, at, breakdown, currentAt, deviation, fitCircuit, pointAt, solveAt, torqueAt } = physics;
 type Circuit = physics.Circuit;
@@ -128,19 +129,7 @@ function apart(a: Circuit, b: Circuit): { torque: number; current: number } {
 }
 
 describe('a known circuit’s own data', () => {
-  const base: Circuit = {
-    poles: 4,
-    voltage: 460,
-    frequency: 60,
-    statorResistance: 0.641,
-    statorReactance: 1.106,
-    rotorResistance: 0.332,
-    rotorReactance: 0.464,
-    magnetisingReactance: 26.3,
-    coreLoss: 200,
-    frictionLoss: 300,
-    ratedSpeed: 1760,
-  };
+  const base: Circuit = { ...textbook, coreLoss: 200 };
   const known: readonly (readonly [string, Circuit])[] = [
     ['25 hp, one cage (textbook)', base],
     ['460 V, one cage, equal leakages (textbook)', { ...base, statorResistance: 0.25, statorReactance: 0.5, rotorResistance: 0.2, rotorReactance: 0.5, magnetisingReactance: 30, ratedSpeed: 1740 }],

@@ -1,25 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { physics } from '@pilgrim/core';
+import { textbook } from './circuits';
 
 const { bestVoltage, breakdown, driveTorqueAt, pointAt, pointForTorque, ratedTorqueOf, runOnDrive, startTorqueAt } =
   physics;
-type Circuit = physics.Circuit;
-
-/** 25 hp of a textbook, with iron. */
-const c: Circuit = {
-  poles: 4,
-  voltage: 460,
-  frequency: 60,
-  statorResistance: 0.641,
-  statorReactance: 1.106,
-  rotorResistance: 0.332,
-  rotorReactance: 0.464,
-  magnetisingReactance: 26.3,
-  coreLoss: 400,
-  frictionLoss: 300,
-  ratedSpeed: 1760,
-};
+const c = textbook;
 const T = ratedTorqueOf(c);
 const at = (U: number, f: number, share: number): physics.OperatingPoint =>
   pointForTorque(c, U, f, share * T) ?? expect.fail(`${share} of rated torque at ${U} V, ${f} Hz`);
