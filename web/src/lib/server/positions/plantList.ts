@@ -48,6 +48,8 @@ interface Found extends Omit<PlantRow, 'state' | 'open' | 'machine' | 'worst'> {
 type Fragment = PendingQuery<Row[]>;
 
 const amounts: readonly SortBy[] = ['state', 'open', 'cost'];
+/** What a position has without its revision. */
+const ofPosition: readonly SortBy[] = ['area', 'tag', 'name'];
 
 /**
  * So many positions, sorted and filtered in the database, and the place after the last; `total`: how many there are.
@@ -84,26 +86,29 @@ export async function plantPage(sql: Sql, query: PlantQuery): Promise<PlantPage>
   const key = after && (amounts.includes(query.by) ? sql`${Number(after[0])}::float8` : sql`${String(after[0])}::text`);
   const later =
     after && key ? sql`(f.key, f.tag, f.id) ${beyond} (${key}, ${after[1]}::text, ${after[2]}::uuid)` : sql`true`;
+  // Revisions of all positions are looked at only where what is asked rests on them.
+  const study = sql`
+    join lateral (select id, head from studies where position_id = p.id order by nth limit 1) s on true`;
+  const resting = query.find !== '' || query.show !== '' || !ofPosition.includes(query.by);
   const rows = await sql<Found[]>`
     with found as (
-      select p.id, p.tag collate by_number as tag, p.name, a.name as area, a.plant_id, s.id as study, s.head,
-        ${keys[query.by]} as key, count(*) over ()::int as total
-      from positions p
-      join areas a on a.id = p.area_id
-      join lateral (select id, head from studies where position_id = p.id order by nth limit 1) s on true
-      left join revisions r on r.id = s.head
+      select p.id, p.tag collate by_number as tag, ${keys[query.by]} as key, count(*) over ()::int as total
+      from positions p join areas a on a.id = p.area_id
+      ${resting ? sql`${study} left join revisions r on r.id = s.head` : sql``}
       where p.deleted_at is null ${wanted} ${named}
+    ),
+    page as (
+      select * from found f where ${later} order by f.key ${down}, f.tag ${down}, f.id ${down} limit ${query.limit + 1}
     )
-    select f.id, f.study as "studyId", f.tag, f.name, f.area, f.key, f.total, r.machine, ${choice} as choice,
+    select f.id, s.id as "studyId", f.tag, p.name, a.name as area, f.key, f.total, r.machine, ${choice} as choice,
       coalesce(r.state_rank, 2)::int as state, r.stations, r.currency, r.energy_cost as cost,
       jsonb_build_object('level', r.worst -> 'level', 'text', r.worst -> 'text') as worst,
       exists (
         select from positions o join areas oa on oa.id = o.area_id
-        where o.tag = f.tag and o.id <> f.id and o.deleted_at is null and oa.plant_id = f.plant_id) as twice
-    from found f left join revisions r on r.id = f.head
-    where ${later}
-    order by f.key ${down}, f.tag ${down}, f.id ${down}
-    limit ${query.limit + 1}`;
+        where o.tag = f.tag and o.id <> f.id and o.deleted_at is null and oa.plant_id = a.plant_id) as twice
+    from page f join positions p on p.id = f.id join areas a on a.id = p.area_id
+    ${study} left join revisions r on r.id = s.head
+    order by f.key ${down}, f.tag ${down}, f.id ${down}`;
   const shown = rows.slice(0, query.limit);
   const last = shown.at(-1);
   return {
