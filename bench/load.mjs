@@ -108,7 +108,7 @@ async function fill() {
     studied as (insert into studies (id, position_id, name, head) select study, position, 'Main', revision from copied)
     insert into revisions (id, study_id, case_text, result, core_version, author, lean)
       select revision, study, case_text, result, core_version, 'bench', true from copied`;
-  await sql`analyze`;
+  await sql`vacuum analyze`;
   await sql.end();
 }
 

@@ -23,3 +23,6 @@ alter table revisions
 
 create index studies_of_position on studies (position_id, nth);
 create index positions_by_tag on positions (tag) where deleted_at is null;
+-- Revisions are wide: what a whole plant is sorted and found by is read from here alone.
+create index revisions_listed on revisions (id)
+  include (state_rank, open_stations, energy_cost, machine, chosen_power, chosen_enclosure, chosen_method);

@@ -105,7 +105,7 @@ export async function plantPage(sql: Sql, query: PlantQuery): Promise<PlantPage>
       jsonb_build_object('level', r.worst -> 'level', 'text', r.worst -> 'text') as worst,
       exists (
         select from positions o join areas oa on oa.id = o.area_id
-        where o.tag = f.tag and o.id <> f.id and o.deleted_at is null and oa.plant_id = a.plant_id) as twice
+        where o.tag = p.tag and o.id <> p.id and o.deleted_at is null and oa.plant_id = a.plant_id) as twice
     from page f join positions p on p.id = f.id join areas a on a.id = p.area_id
     ${study} left join revisions r on r.id = s.head
     order by f.key ${down}, f.tag ${down}, f.id ${down}`;
