@@ -340,7 +340,7 @@ export interface KeptText {
   readonly core: string;
 }
 
-/** Solves a case that was read before: one that cannot be read is a fault here. */
+/** Solves a case as a revision keeps it; refused, with its paths, where it cannot be read. */
 async function solvedCase(task: SolveTask, lane: Lane): Promise<KeptText> {
   const solved = await keepCase(task, lane);
   if (!solved.ok) throw refuse(422, 'Not a valid case', { errors: solved.errors });
