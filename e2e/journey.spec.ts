@@ -112,7 +112,7 @@ test('print view, export, delete, import: the same', async ({ page, request }) =
   await page
     .getByTestId('import')
     .setInputFiles({ name: 'E-5.pilgrim.json', mimeType: 'application/json', buffer: file });
-  await expect(page.getByRole('status')).toContainText('was taken');
+  await expect(page.getByRole('status').filter({ hasText: 'was taken' })).toBeVisible();
   await page.getByRole('searchbox').fill('E-5');
   await expect(page.getByTestId('position').filter({ hasText: 'E-5' })).toHaveCount(1);
   await openStation(page, id, 'sheet');
