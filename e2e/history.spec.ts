@@ -98,11 +98,20 @@ test('what was deleted lies in the trash and comes back whole; a draft is marked
   await awake(page);
   const row = page.getByTestId('position').filter({ hasText: 'HIS-04' });
   await expect(row).toContainText('draft on this machine');
-  await openStation(page, id, 'place');
-  await page.getByRole('button', { name: 'Delete' }).click();
-  await page.getByRole('button', { name: 'Yes, delete' }).click();
-  await expect(page.getByTestId('position').first()).toBeVisible();
-  await expect(row).toHaveCount(0);
+  async function remove(): Promise<void> {
+    await openStation(page, id, 'place');
+    await page.getByRole('button', { name: 'Delete' }).click();
+    await page.getByRole('button', { name: 'Yes, delete' }).click();
+    await expect(page.getByTestId('toast')).toContainText('HIS-04 Copy for HIS-04 is in the trash.');
+    await expect(row).toHaveCount(0);
+  }
+  await remove();
+  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(page.getByTestId('toast')).toContainText('HIS-04 Copy for HIS-04 is back.');
+  await expect(row).toHaveCount(1);
+  await page.getByTestId('toast').getByRole('button', { name: 'Close' }).click();
+  await expect(page.getByTestId('toast')).toHaveCount(0);
+  await remove();
   await page.getByRole('link', { name: /^Trash/ }).click();
   await awake(page);
   await page.getByRole('button', { name: 'Bring back HIS-04' }).click();

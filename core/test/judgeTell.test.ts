@@ -33,7 +33,7 @@ describe('judge equals tell', () => {
     for (const { result } of chosen) {
       const text = result.candidates[0]?.verdicts.find((v) => v.requirement === 'speed')?.text ?? '';
       const told = figure(result, 'point.motorSpeed');
-      const judged = Number(/([\d.]+) rpm/.exec(text)?.[1]);
+      const judged = Number(/([\d.]+) r\/min/.exec(text)?.[1]);
       expect(Math.abs(judged / told - 1), text).toBeLessThan(0.006);
     }
   });
@@ -102,7 +102,7 @@ describe('judge equals tell', () => {
     for (const { result } of chosen) {
       const text = result.candidates[0]?.verdicts.find((v) => v.requirement === 'turndown')?.text;
       if (text === undefined) continue;
-      const judged = Number(/down to ([\d.]+) rpm/.exec(text)?.[1]);
+      const judged = Number(/down to ([\d.]+) r\/min/.exec(text)?.[1]);
       expect(Math.abs(judged / figure(result, 'drive.minSpeed') - 1), text).toBeLessThan(0.006);
     }
   });

@@ -25,7 +25,7 @@ describe('a list of positions', () => {
         format: 'pilgrim.case/1',
         practice: 'iec',
         name: 'Kiln fan',
-        plate: { power: '15 kW', voltage: '400 V', current: '28.5 A', speed: '1465 rpm', frequency: '50 Hz' },
+        plate: { power: '15 kW', voltage: '400 V', current: '28.5 A', speed: '1465 r/min', frequency: '50 Hz' },
         supply: { voltage: '400 V' },
         load: { machine: 'centrifugal-fan' },
       },

@@ -257,9 +257,9 @@ describe('writing: three significant figures and a unit one can read', () => {
     [460, 'V', '460 V'],
     [62.55, 'V', '62.5 V'],
     [460.4, 'V', '460 V'],
-    [1764.6, 'rpm', '1765 rpm'],
-    [99.94, 'rpm', '99.9 rpm'],
-    [100, 'rpm', '100 rpm'],
+    [1764.6, 'rpm', '1765 r/min'],
+    [99.94, 'rpm', '99.9 r/min'],
+    [100, 'rpm', '100 r/min'],
     [59.94, 'Hz', '59.94 Hz'],
     [60, 'Hz', '60 Hz'],
     [28.575, 'mm', '28.6 mm'],
@@ -297,7 +297,7 @@ describe('writing: three significant figures and a unit one can read', () => {
       '°C',
       'Ω',
       'kWh a year',
-      'rpm',
+      'r/min',
     ]);
     expect(dimensionOfUnit('N.m')?.label).toBe('torque');
     expect(dimensionOfUnit('J')).toBeUndefined();

@@ -26,7 +26,7 @@ describe('speed', () => {
     const v = of(slow({ kind: 'belt', ratio: 2.05 }), 'speed');
     // 1775 r/min at the motor, 800 at the machine.
     expect(v?.remedy).toMatchObject({ kind: 'sheave', text: 'a sheave for a ratio of 2.22' });
-    expect(v?.text).toMatch(/1640 rpm is wanted \(8\.\d %\)/);
+    expect(v?.text).toMatch(/1640 r\/min is wanted \(8\.\d %\)/);
   });
   it('a gearbox far off is cured by the ratio it should have', () => {
     const r = slow({ kind: 'gearbox', ratio: 2.9 });
@@ -35,8 +35,8 @@ describe('speed', () => {
   });
   it('on a drive what it may turn at most is named, and cures', () => {
     const r = pinned('na-tefc-25hp-4p', { method: 'drive', speed: { need: 'variable', min: 0.5, max: 1.6 } });
-    expect(of(r, 'speed')).toMatchObject({ outcome: 'fail', text: expect.stringContaining('it may turn 2700 rpm') });
-    expect(r.candidates[0]?.change).toContain('at most 2700 rpm at the motor');
+    expect(of(r, 'speed')).toMatchObject({ outcome: 'fail', text: expect.stringContaining('it may turn 2700 r/min') });
+    expect(r.candidates[0]?.change).toContain('at most 2700 r/min at the motor');
   });
 });
 
@@ -44,7 +44,7 @@ describe('turndown', () => {
   const down = (min: number) => pinned('na-tefc-25hp-4p', { method: 'drive', speed: { need: 'variable', min } });
   it('names the lowest speed asked and the lowest it may run at: rated ÷ 10 on a fan', () => {
     expect(of(down(0.05), 'turndown')?.text).toBe(
-      'Lowest speed asked is 88.0 rpm; on this load the motor may go down to 178 rpm.',
+      'Lowest speed asked is 88.0 r/min; on this load the motor may go down to 178 r/min.',
     );
     expect(of(down(0.05), 'turndown')?.remedy?.kind).toBe('blower');
     expect(of(down(0.2), 'turndown')?.remedy).toBeNull();

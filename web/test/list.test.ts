@@ -30,7 +30,7 @@ describe('a list of motors', () => {
           power: '7.5 kW',
           voltage: '400/690 V',
           current: '14.9/8.6 A',
-          speed: '1468 rpm',
+          speed: '1468 r/min',
           frequency: '50 Hz',
           frame: '132M',
         },

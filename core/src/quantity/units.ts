@@ -103,7 +103,7 @@ export const dimensions = {
     si: 'r/min',
     us: 'r/min',
     units: [
-      u(1, 'rpm', 'r/min', 'rev/min', 'min-1', '1/min', '/min', 'tr/min', 'U/min'),
+      u(1, 'r/min', 'rpm', 'rev/min', 'min-1', '1/min', '/min', 'tr/min', 'U/min'),
       u(60, 'rev/s', 'r/s', 's-1'),
       u(30 / Math.PI, 'rad/s'),
     ],

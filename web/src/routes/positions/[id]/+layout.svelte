@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Alert, Button, Input } from 'flowbite-svelte';
   import { carriedCase, copyNote } from '@pilgrim/core/carry';
-  import { removePosition, startPosition } from '$lib/api';
+  import { removePosition, restorePosition, startPosition } from '$lib/api';
   import { author, setAuthor, unnamed } from '$lib/desk/carried';
   import { onMount, tick, untrack } from 'svelte';
   import { goto as navigate, invalidateAll } from '$app/navigation';
@@ -23,6 +23,7 @@
   import { nameStamps } from '$lib/stations/plate/stamps';
   import { findHere, type Findable } from '$lib/desk/find.svelte';
   import Conflict from '$lib/desk/Conflict.svelte';
+  import { toasts } from '$lib/ui/toasts.svelte';
   import { provideGoto } from '$lib/desk/goto';
   import Hint from '$lib/ui/Hint.svelte';
   import Ledger from '$lib/desk/Ledger.svelte';
@@ -103,9 +104,25 @@
   });
 
   async function remove(): Promise<void> {
-    const answer = await removePosition(data.position.id, data.position.version);
-    if (answer.ok) await navigate(resolve('/'), { invalidateAll: true });
-    else desk.message = 'Not deleted: it was changed in between. Reload and try again.';
+    const { id, tag, name, version } = data.position;
+    const answer = await removePosition(id, version);
+    if (!answer.ok) {
+      desk.message = 'Not deleted: it was changed in between. Reload and try again.';
+      return;
+    }
+    toasts.told = {
+      text: `${tag} ${name} is in the trash.`,
+      act: {
+        name: 'Bring it back',
+        do: async () => {
+          // Going into the trash made its next version.
+          const { ok } = await restorePosition(id, version + 1);
+          toasts.told = { text: ok ? `${tag} ${name} is back.` : 'It was not brought back: look into the trash.' };
+          await invalidateAll();
+        },
+      },
+    };
+    await navigate(resolve('/'), { invalidateAll: true });
   }
 
   untrack(() => nameStamps(data.head?.caseText.practice !== 'north-america'));
