@@ -201,3 +201,18 @@ test('a working closes on Esc, and with its station', async ({ page }) => {
   await page.keyboard.press('Alt+2');
   await expect(page.getByTestId('working')).toBeHidden();
 });
+
+test('on a phone the working of a figure comes up over the station, and Esc gives the keyboard back to the figure', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openStation(page, demoId('07'), 'choice');
+  const loading = page.locator('main [data-figure="choice.loading"]');
+  await loading.click();
+  const working = page.getByRole('dialog', { name: 'Working of a figure' });
+  await expect(working).toContainText('Loading');
+  await expect(working).toBeInViewport({ ratio: 0.9 });
+  await page.keyboard.press('Escape');
+  await expect(working).toHaveCount(0);
+  await expect(loading).toBeFocused();
+});

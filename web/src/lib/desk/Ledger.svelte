@@ -1,6 +1,8 @@
 <script lang="ts">
   import type { Finding } from '@pilgrim/core';
-  import { Button, TextPlaceholder } from 'flowbite-svelte';
+  import { Button, Drawer, TextPlaceholder } from 'flowbite-svelte';
+  import { tick } from 'svelte';
+  import { MediaQuery } from 'svelte/reactivity';
   import { useDesk } from './desk.svelte';
   import { changesBetween } from '@pilgrim/core/changes';
   import { fieldName, methodOfFigure, stationNames, type StationId } from '$lib/ui/names';
@@ -46,10 +48,24 @@
   );
   const program = $derived(desk().program);
   const wanted = $derived(desk().stations?.[station].wanted ?? []);
+  // Where the ledger stands below the station a working asked for there would open out of sight.
+  const narrow = new MediaQuery('(width < 64rem)', false);
+  const close = (): void => void (desk().working = null);
+  /** What had the keyboard when a working came up, and has it again when it is gone. */
+  let opener: Element | null = null;
+  $effect.pre(() => {
+    if (!narrow.current) return;
+    if (desk().working !== null) opener ??= document.activeElement;
+    else {
+      const back = opener;
+      opener = null;
+      if (back instanceof HTMLElement) void tick().then(() => back.focus());
+    }
+  });
 </script>
 
 <aside aria-label="Ledger" class="box p-3 text-[14px]">
-  {#if desk().working !== null}
+  {#if desk().working !== null && !narrow.current}
     <Working id={desk().working ?? ''} {goto} />
   {:else}
     <h2>Ledger</h2>
@@ -133,3 +149,15 @@
     {/if}
   {/if}
 </aside>
+{#if narrow.current}
+  <Drawer
+    placement="bottom"
+    class="draws"
+    aria-label="Working of a figure"
+    dismissable={false}
+    transitionParams={{ duration: 0 }}
+    bind:open={() => desk().working !== null, (to) => to || close()}
+  >
+    <Working id={desk().working ?? ''} goto={(path) => ((opener = null), close(), goto(path))} />
+  </Drawer>
+{/if}

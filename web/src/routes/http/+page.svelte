@@ -8,7 +8,7 @@
   const examples = $derived([
     {
       what: 'A case in, its result out. Nothing is kept.',
-      text: `curl -s ${here}/api/v1/solve \\\n  -H 'content-type: application/json' \\\n  -d '{"format":"pilgrim.case/1","practice":"iec","plate":{"power":"15 kW","voltage":"400 V","current":"28.5 A","speed":"1465 rpm","frequency":"50 Hz"},"supply":{"voltage":"400 V","frequency":"50 Hz"}}'`,
+      text: `curl -s ${here}/api/v1/solve \\\n  -H 'content-type: application/json' \\\n  -d '{"format":"pilgrim.case/1","practice":"iec","plate":{"power":"15 kW","voltage":"400 V","current":"28.5 A","speed":"1465 r/min","frequency":"50 Hz"},"supply":{"voltage":"400 V","frequency":"50 Hz"}}'`,
     },
     { what: 'Every position with its standing choice.', text: `curl -s ${here}/api/v1/positions` },
     { what: 'The plant list as a workbook.', text: `curl -s -o plant.xlsx '${here}/api/v1/positions?as=xlsx'` },

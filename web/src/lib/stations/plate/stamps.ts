@@ -29,7 +29,7 @@ const wideCurrent = { dimension: 'current', wide: true } as const;
 /** What every plate carries, in the order it is stamped. */
 export const mainStamps = (iec: boolean): readonly Stamp[] => [
   of('power', iec ? 'kW' : 'HP', 'group', iec ? '15 kW' : '30 hp', { ...power, long: 'Rated power' }),
-  of('speed', iec ? 'min⁻¹' : 'RPM', 'group', iec ? '1465 rpm' : '1770 rpm', {
+  of('speed', iec ? 'min⁻¹' : 'RPM', 'group', iec ? '1465 r/min' : '1770 r/min', {
     dimension: 'speed',
     long: 'Full-load speed',
   }),
@@ -71,7 +71,7 @@ export const moreStamps: readonly Stamp[] = [
   of('inverterDuty.variableTorque', 'VT :1', 'number', '20', { long: 'Turndown at variable torque' }),
   of('inverterDuty.constantTorque', 'CT :1', 'number', '10', { long: 'Turndown at constant torque' }),
   of('inverterDuty.constantPower', 'CHP :1', 'number', '1.5', { long: 'Above base speed at constant power' }),
-  of('maxSpeed', 'MAX RPM', 'quantity', '2700 rpm', { dimension: 'speed', long: 'Highest safe speed' }),
+  of('maxSpeed', 'MAX RPM', 'quantity', '2700 r/min', { dimension: 'speed', long: 'Highest safe speed' }),
   of('bearings.driveEnd', 'DE BRG', 'text', '6311', { long: 'Bearing, drive end' }),
   of('bearings.oppositeEnd', 'ODE BRG', 'text', '6309', { long: 'Bearing, opposite end' }),
   of('grease', 'GREASE', 'text', 'polyurea'),
@@ -91,7 +91,7 @@ export const moreStamps: readonly Stamp[] = [
 export const secondStamps: readonly Stamp[] = [
   of('alternate.frequency', 'HZ (2)', 'quantity', '50 Hz', { dimension: 'frequency', long: 'Second frequency' }),
   of('alternate.power', 'POWER (2)', 'group', '25 hp', { ...power, long: 'Power at the second frequency' }),
-  of('alternate.speed', 'RPM (2)', 'group', '1470 rpm', { dimension: 'speed', long: 'Speed at the second frequency' }),
+  of('alternate.speed', 'RPM (2)', 'group', '1470 r/min', { dimension: 'speed', long: 'Speed at the second frequency' }),
   of('alternate.serviceFactor', 'SF (2)', 'number', '1.0', { long: 'Service factor at the second frequency' }),
   of('alternate.voltage', 'VOLTS (2)', 'group', '190/380 V', {
     dimension: 'voltage',
