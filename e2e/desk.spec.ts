@@ -178,14 +178,14 @@ test('going from one position to another opens the other, with its own draft', a
 test('an estimate, an assumption and a table’s source are shown in the working', async ({ page }) => {
   await openStation(page, demoId('07'), 'drive');
   await page.locator('main [data-figure="drive.cableLimit"]').click();
-  await expect(page.getByTestId('working')).toContainText('Assumed: rules.leadLength');
+  await expect(page.getByTestId('working')).toContainText('Assumed: Cable without a filter');
   await openStation(page, demoId('08'), 'guard');
   await page.locator('main [data-figure="guard.tableCurrent"]').click();
   await expect(page.getByTestId('working')).toContainText('Table 430.250 (from memory)');
   await openStation(page, demoId('07'), 'cost');
   await page.locator('main [data-figure="cost.savedMoney"]').click();
   await expect(page.getByTestId('working')).toContainText('An estimate');
-  await page.getByRole('button', { name: 'money.energyPrice' }).click();
+  await page.getByRole('button', { name: 'Energy price' }).click();
   await expect(page.getByLabel('Energy price, per kWh')).toBeFocused();
 });
 

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Button, Table } from 'flowbite-svelte';
   import { useDesk } from './desk.svelte';
-  import { cited, figureName } from '$lib/ui/names';
+  import { cited, fieldName, figureName } from '$lib/ui/names';
   import { textOf } from '$lib/ui/reading.svelte';
 
   interface Props {
@@ -56,7 +56,7 @@
                   <Button class="link" onclick={() => (desk().working = input)}>{figureName(input)}</Button>
                 {:else if origin?.field}
                   {@const path = origin.field}
-                  <Button class="link" onclick={() => goto(path)}>{path}</Button>
+                  <Button class="link" onclick={() => goto(path)}>{fieldName(path)}</Button>
                 {:else if origin?.source}
                   {cited(origin.source)}
                 {/if}
@@ -67,7 +67,9 @@
       </Table>
     {/if}
     {#each figure.assumed as a (a.field)}
-      <p class="mb-1 text-caution"><span aria-hidden="true">▲ </span>Assumed: {a.field} = {a.value}, {a.why}.</p>
+      <p class="mb-1 text-caution">
+        <span aria-hidden="true">▲ </span>Assumed: {fieldName(a.field)} = {a.value}, {a.why}.
+      </p>
     {/each}
     {#if figure.estimate}
       <p class="mb-1 text-quiet">
