@@ -182,7 +182,7 @@
               <td><Mark state={r.outcome} /></td>
               <td class="max-w-[208px] truncate"
                 ><Button
-                  class="link"
+                  class="link inline-block! max-w-full truncate align-bottom"
                   title={r.name}
                   aria-expanded={open === r.id}
                   onclick={() => (open = open === r.id ? null : r.id)}>{r.name}</Button
