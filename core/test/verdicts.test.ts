@@ -27,6 +27,9 @@ describe('speed', () => {
     // 1775 r/min at the motor, 800 at the machine.
     expect(v?.remedy).toMatchObject({ kind: 'sheave', text: 'a sheave for a ratio of 2.22' });
     expect(v?.text).toMatch(/1640 r\/min is wanted \(8\.\d %\)/);
+    // A tenth off is the most that is cautioned: what is left of it is the margin.
+    const away = Number(/\(([\d.]+) %\)/.exec(v?.text ?? '')?.[1]);
+    expect(v?.margin).toBeCloseTo(1 - away / 10, 1);
   });
   it('a gearbox far off is cured by the ratio it should have', () => {
     const r = slow({ kind: 'gearbox', ratio: 2.9 });

@@ -1,4 +1,5 @@
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
+import { getPriority } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { keep, nameplate, readCase, solve, type CaseText } from '@pilgrim/core';
 import { afterAll, describe, expect, it } from 'vitest';
@@ -55,6 +56,24 @@ describe('a case solved in a thread of its own', () => {
     expect(await chosen(shelf(2, 0))).not.toBe('spare-1');
   });
 });
+
+it.runIf(process.platform === 'linux')(
+  'what is solved for scripts gives way, the thread of saves does not',
+  async () => {
+    const giveWay = (): number =>
+      readdirSync('/proc/self/task').filter((thread) => {
+        // The 19th field, after the name in brackets: proc(5).
+        const [, after = ''] = readFileSync(`/proc/self/task/${thread}/stat`, 'utf8').split(') ');
+        return Number(after.split(' ')[16]) > getPriority();
+      }).length;
+    await closePool();
+    const before = giveWay();
+    await keepCase({ given: example }, 'saves');
+    expect(giveWay()).toBe(before);
+    await solveCase({ given: example });
+    expect(giveWay()).toBeGreaterThan(before);
+  },
+);
 
 describe('many at once', () => {
   it('are answered in their order, a few of them under way', async () => {

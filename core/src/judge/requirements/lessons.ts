@@ -60,7 +60,7 @@ export const lessons: readonly Requirement<LessonId>[] = lessonIds.map((id) =>
     },
     remedied: () => boughtFor[id] ?? '',
     sentence: ({ needs, motor, method }) => judgeLesson(needs, id, motor, method).text(),
-    cure: ({ needs }) =>
-      needs.speed.variable && id === 'history-cooling' ? 'a higher lowest speed' : 'what its verdict says',
+    // Only too little cooling and an open motor fail.
+    cure: () => (id === 'history-cooling' ? 'a higher lowest speed' : 'an enclosed motor'),
   }),
 );

@@ -132,12 +132,11 @@ function rowOf({ key: _key, total: _total, stations, state, worst, ...row }: Fou
 export async function plantHead(
   sql: Sql,
 ): Promise<{ readonly plant: string | null; readonly areas: readonly string[]; readonly trashed: number }> {
-  const [[plant], areas, [trash]] = await Promise.all([
-    sql<{ name: string }[]>`
-      select pl.name from plants pl join areas a on a.plant_id = pl.id join positions p on p.area_id = a.id
-      where p.deleted_at is null order by a.place, a.name limit 1`,
-    sql<{ name: string }[]>`select name from areas group by name order by min(place), name limit 200`,
-    sql<{ count: number }[]>`select count(*)::int as count from positions where deleted_at is not null`,
-  ]);
-  return { plant: plant?.name ?? null, areas: areas.map((a) => a.name), trashed: trash?.count ?? 0 };
+  const [head] = await sql<{ plant: string | null; areas: string[]; trashed: number }[]>`
+    select
+      (select pl.name from plants pl join areas a on a.plant_id = pl.id join positions p on p.area_id = a.id
+        where p.deleted_at is null order by a.place, a.name limit 1) as plant,
+      array(select name from areas group by name order by min(place), name limit 200) as areas,
+      (select count(*)::int from positions where deleted_at is not null) as trashed`;
+  return head ?? { plant: null, areas: [], trashed: 0 };
 }

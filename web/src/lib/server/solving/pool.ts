@@ -4,6 +4,7 @@ import { Piscina } from 'piscina';
 import { config } from '$lib/server/db/config';
 import type { ListReading } from '$lib/server/lists/list';
 import { Refusal, refuse } from '$lib/server/refusal';
+import { background } from './background';
 import type { ListRead, ListTask, Solved, SolveTask } from './worker';
 
 /** A save has a thread of its own: whatever is solved for scripts and lists, a person does not wait behind it. */
@@ -19,6 +20,7 @@ function laneOf(lane: Lane): Piscina {
   const pool = new Piscina({
     filename: resolve(config.solver),
     execArgv: [],
+    argv: lane === 'others' ? [background] : [],
     minThreads: 1,
     maxThreads: threads[lane],
     maxQueue: waiting,

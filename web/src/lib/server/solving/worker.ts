@@ -12,6 +12,9 @@ import {
 import { positionsOncePerTag } from '$lib/server/lists/kinds';
 import { readList, type ListReading } from '$lib/server/lists/list';
 import { Refusal, type Problem } from '$lib/server/refusal';
+import { giveWay } from './background';
+
+giveWay();
 
 /** A plant's own shelf as JSON, in memory that all threads share: it is read once for each version of it. */
 export interface SharedShelf {
