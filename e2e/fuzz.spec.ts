@@ -23,7 +23,7 @@ const id = fc.oneof(
   fc.uuid(),
   fc.webPath({ size: 'small' }).map((p) => p.replaceAll('/', '') || 'x'),
 );
-const query = fc.constantFrom(
+const fixed = fc.constantFrom(
   '',
   '?as=csv',
   '?as=xlsx',
@@ -33,10 +33,31 @@ const query = fc.constantFrom(
   '?name=%00',
   '?x=%ff',
 );
+const told = fc.oneof(
+  fc.constantFrom('tag', 'cost', 'desc', 'asc', 'stop', 'draft', 'kiln', '0', '-1', '1e9', '500', '[]', '["a",1,null]'),
+  fc.constantFrom('\0', '%', '_', "'; --", '"', '9'.repeat(40), Buffer.from('[null,"",""]').toString('base64url')),
+  fc.string({ unit: 'binary', maxLength: 20 }),
+);
+/** What a page of the plant list is asked by, each as it may be or as nobody would write it. */
+const ofList = fc
+  .dictionary(fc.constantFrom('find', 'show', 'by', 'way', 'after', 'limit', 'studies'), told, { maxKeys: 4 })
+  .map((asked) => `?${new URLSearchParams(asked).toString()}`);
+const query = fc.oneof({ weight: 3, arbitrary: fixed }, { weight: 1, arbitrary: ofList });
 const path = (known: readonly string[]) =>
   fc
-    .tuple(fc.constantFrom(...known, '/api/v1/nothing', '/api/v2/positions', '/api/v1/'), id, query)
-    .map(([route, own, more]) => route.replace('{id}', own) + more);
+    .oneof(
+      {
+        weight: 9,
+        arbitrary: fc.tuple(
+          fc
+            .constantFrom(...known, '/api/v1/nothing', '/api/v2/positions', '/api/v1/')
+            .chain((route) => id.map((own) => route.replace('{id}', own))),
+          query,
+        ),
+      },
+      { weight: 1, arbitrary: fc.tuple(fc.constant('/api/v1/positions/list'), ofList) },
+    )
+    .map(([route, more]) => route + more);
 const odd = fc.oneof(
   fc.constantFrom('\0', 'a\0b', '\ud800', '\udfff x', '', '😀', '9'.repeat(400), 'none', '"', '..', '2026-02-30'),
   fc.string({ unit: 'binary', maxLength: 40 }),

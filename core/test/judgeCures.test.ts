@@ -101,6 +101,37 @@ it('a run-up nothing simulates says what is lacking: the standard’s least is a
   expect(at('70 hp')).toMatchObject({ outcome: 'fail', text: expect.stringMatching(/^Even its breakdown torque/) });
 });
 
+it('speed control: what cannot vary fails, a drive nobody needs is money wasted, one that saves is not', () => {
+  const of = (method: 'direct' | 'drive', speed: CaseText['speed']) =>
+    verdict(pinned({ method, speed, load: { ...mixer('18 hp'), machine: 'centrifugal-pump' } }), 'speed-control');
+  const varies = { need: 'variable', min: 0.5 } as const;
+  const fixed = { need: 'fixed' } as const;
+  expect(of('direct', varies)).toMatchObject({ outcome: 'fail', text: expect.stringContaining('cannot vary speed') });
+  expect(of('drive', varies)).toMatchObject({ outcome: 'pass', text: 'Speed follows the need.' });
+  expect(of('drive', fixed)).toMatchObject({ outcome: 'caution', text: expect.stringContaining('money wasted') });
+  expect(of('drive', { ...fixed, control: 'throttle-valve', profile: [{ hours: 4000, flow: 0.6 }] })).toMatchObject({
+    outcome: 'pass',
+    text: expect.stringContaining('throttled today'),
+  });
+});
+
+it('what a simulated start has against it is said as the start says it', () => {
+  const heavy = (inertia: string, load: object = {}) =>
+    pinned({ method: 'direct', load: { ...mixer('18 hp'), machine: 'centrifugal-fan', inertia, ...load } });
+  const long = heavy('10 kg.m2', { maxStartTime: '2 s' });
+  expect(verdict(long, 'start-time')).toMatchObject({
+    outcome: 'fail',
+    text: expect.stringMatching(/^Takes [\d.]+ s to speed; 2 s is permitted/),
+  });
+  expect(change(long)).toContain('a longer permitted start, or less inertia');
+  const hot = heavy('60 kg.m2', { maxStartTime: '200 s' });
+  expect(verdict(hot, 'start-heat')?.outcome).toBe('fail');
+  expect(verdict(hot, 'start-heat')?.text).not.toContain('of the heat it bears');
+  const often = heavy('2 kg.m2', { startsPerHour: 60 });
+  expect(verdict(often, 'starts')?.outcome).toBe('fail');
+  expect(verdict(often, 'starts')?.text).not.toContain('Bears');
+});
+
 describe('an entry', () => {
   it('of equals comes by its cost, then by the list', () => {
     const judged = { worst: [code.pass, code.pass], rank: [1, 1], lifeCycle: [200, 100] } as unknown as Judged;
