@@ -25,6 +25,16 @@ describe('a winding on a drive', () => {
   });
 });
 
+describe('a winding not made for pulses', () => {
+  const said = (place: object) =>
+    verdict(pinned({ method: 'drive', place: { ...conveyor.place, ...place } }), 'winding');
+  it('bears a short cable, wants a filter at a long one, and says both lengths', () => {
+    expect(said({ cable: { length: '10 m' } })?.text).toContain(', but the cable is no longer than 15 m.');
+    expect(said({ cable: { length: '40 m' } })?.text).toContain('keep the cable below 15 m, fit a dV/dt filter');
+    expect(said({})?.text).toContain('keep the cable below 15 m, fit a dV/dt filter');
+  });
+});
+
 describe('power', () => {
   const loaded = (power: string) => pinned({ load: mixer(power), method: 'direct', rules: { sizingMargin: 1 } });
   it('a margin may be missed by two per cent, the load itself by nothing', () => {
