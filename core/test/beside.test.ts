@@ -151,6 +151,18 @@ describe('what can run tomorrow', () => {
     expect(at('km-7', 'Mill fan')).toEqual([undefined, '', 'spare']);
     expect(at('KM-8', 'KM 7')).toEqual([undefined, '', 'spare']);
   });
+  it('the spares of one position are one list, however often it is asked; who has none sees the shelf itself', () => {
+    const shelf = [entry({ keptFor: 'KM-7' }), { ...entry({ keptFor: 'KM-8' }), id: 'other' }];
+    const { motors } = nameplate.shelfMotors(shelf, 'north-america');
+    const kept = (...own: string[]) => nameplate.spareOf(motors, own).map((m) => m.stock?.keptFor);
+    expect([kept('KM-7'), kept('KM-8'), kept('km-8', 'KM 7')]).toEqual([
+      ['', 'KM-8'],
+      ['KM-7', ''],
+      ['', ''],
+    ]);
+    expect(nameplate.spareOf(motors, ['KM-7', 'Mill fan'])).toBe(nameplate.spareOf(motors, ['km 7', 'Other']));
+    expect(nameplate.spareOf(motors, ['KM-9', ''])).toBe(motors);
+  });
   it('not where none is there, or none there will do', () => {
     expect(withShelf([entry({ quantity: 0 })])?.tomorrow).toBeNull();
     expect(withShelf([entry()], 40)?.tomorrow).toBeNull();

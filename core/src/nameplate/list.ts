@@ -52,14 +52,26 @@ export function shelfMotors(
   return { motors, left };
 }
 
-/** The motors as one position sees them: a spare kept for it, by tag or name, is kept for no other. */
+/**
+ * The motors as one position sees them: a spare kept for it, by tag or name, is kept for no other. The same list for
+ * the same spares, so that what was worked out for a list serves again.
+ */
 export function spareOf(motors: readonly Motor[], own: readonly string[]): readonly Motor[] {
   const names = new Set(own.map(plain));
-  const kept = (m: Motor): boolean =>
-    m.stock !== undefined && m.stock.keptFor !== '' && names.has(plain(m.stock.keptFor));
-  if (!motors.some(kept)) return motors;
-  return motors.map((m) => (m.stock && kept(m) ? { ...m, stock: { ...m.stock, keptFor: '' } } : m));
+  const keptAs = (m: Motor): string => plain(m.stock?.keptFor ?? '');
+  const kept = new Set(motors.map(keptAs).filter((name) => name !== '' && names.has(name)));
+  if (kept.size === 0) return motors;
+  const lists = seenBy.get(motors) ?? new Map<string, readonly Motor[]>();
+  seenBy.set(motors, lists);
+  const key = JSON.stringify([...kept].toSorted());
+  const seen =
+    lists.get(key) ??
+    motors.map((m) => (m.stock && kept.has(keptAs(m)) ? { ...m, stock: { ...m.stock, keptFor: '' } } : m));
+  lists.set(key, seen);
+  return seen;
 }
+/** By the names a list has spares for: never more lists than it has such names together. */
+const seenBy = new WeakMap<readonly Motor[], Map<string, readonly Motor[]>>();
 
 export interface ListColumn {
   readonly key: string;

@@ -317,19 +317,12 @@ export async function saveRevision(
     if (!study || study.head !== parent) {
       return { ok: false, head: study?.head ? await findRevision(tx, study.head) : undefined };
     }
-    const id = given.id ?? crypto.randomUUID();
-    await insertRevision(tx, {
-      id,
-      studyId,
-      parent,
-      caseText: given.caseText,
-      result,
-      author: given.author,
-      note: given.note,
-    });
-    await tx`update studies set head = ${id} where id = ${studyId}`;
-    const revision = await findRevision(tx, id);
-    if (!revision) throw new Error('revision not kept');
+    const { caseText, author, note } = given;
+    const createdAt = new Date().toISOString();
+    const kept = { id: given.id ?? crypto.randomUUID(), studyId, parent, caseText, author, note, createdAt };
+    await insertRevision(tx, { ...kept, result });
+    await tx`update studies set head = ${kept.id} where id = ${studyId}`;
+    const revision = { ...kept, result: JSON.parse(result.json) as Kept, coreVersion: result.core };
     return { ok: true, revision };
   });
 }
