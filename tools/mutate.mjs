@@ -24,7 +24,18 @@ const areas = {
   ],
   judge: [
     ...['verdicts', 'choice', 'firstChoice', 'beside', 'trade', 'known', 'practice', 'judgement', 'special', 'start'],
-    ...['judgeParts', 'judgeCures', 'search', 'findings', 'history', 'columns', 'judgeTell', 'hazard', 'plateSupply'],
+    ...[
+      'judgeParts',
+      'judgeCures',
+      'judgeSays',
+      'search',
+      'findings',
+      'history',
+      'columns',
+      'judgeTell',
+      'hazard',
+      'plateSupply',
+    ],
   ],
   needs: ['needs', 'choice', 'firstChoice', 'judgement', 'stations', 'figures', 'load', 'special', 'start'],
   stations: [

@@ -19,6 +19,21 @@ export function figure(result: Result, id: string): number {
   return found.value;
 }
 
+/** The first candidate's verdict on one requirement; undefined where it is not asked. */
+export const verdictOf = (result: Result, requirement: string) =>
+  result.candidates[0]?.verdicts.find((v) => v.requirement === requirement);
+
+/** What would make the first candidate pass; empty where nothing would. */
+export const changeOf = (result: Result): string => result.candidates[0]?.change ?? '';
+
+/** Case of one motor of the catalogue with a mixer, as solved; it must be the one that is judged. */
+export function mixerOn(catalogue: string, power: string, over: Partial<CaseText> = {}): Result {
+  const load = { machine: 'mixer', demand: { kind: 'power', power, speed: '1760 rpm' } } as const;
+  const result = solved({ ...conveyor, load, motor: { catalogue }, ...over });
+  if (over.motor === undefined) expect(result.candidates[0]?.motor.id).toBe(catalogue);
+  return result;
+}
+
 export const findingIds = (result: Result): string[] => result.findings.map((f) => f.id);
 
 export const horsepower = 745.6998715822702;

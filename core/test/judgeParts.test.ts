@@ -5,7 +5,7 @@ import { judgeLesson } from '../src/judge/lessons';
 import { passIf, problemCode, problemText, withReserve } from '../src/judge/requirement';
 import type { Tried } from '../src/runs';
 import type { Needs } from '../src/needs';
-import { conveyor, solved } from './cases';
+import { conveyor, solved, verdictOf } from './cases';
 
 /** The judge's small parts, each at both sides of its limits. */
 
@@ -125,7 +125,6 @@ describe('what the old motor’s failure taught', () => {
 
 /** What an old 25 hp motor has stamped on it. */
 const old = { power: '25 hp', voltage: '460 V', current: '31 A', speed: '1770 rpm', frequency: '60 Hz' } as const;
-const verdict = (r: Result, id: string) => r.candidates[0]?.verdicts.find((v) => v.requirement === id);
 const pinned = (over: Partial<CaseText>) =>
   solved({
     ...conveyor,
@@ -144,11 +143,11 @@ it('only the lesson of reserve has a margin and figures to show', () => {
       train: { kind: 'belt', ratio: 1 },
     },
   });
-  expect(verdict(r, 'history-reserve')).toMatchObject({
+  expect(verdictOf(r, 'history-reserve')).toMatchObject({
     margin: expect.any(Number),
     figures: ['plate.ratedPower', 'place.motorDerating'],
   });
-  expect(verdict(r, 'history-bearing')).toMatchObject({ margin: null, figures: [] });
+  expect(verdictOf(r, 'history-bearing')).toMatchObject({ margin: null, figures: [] });
 });
 
 it('reserve after overheating holds if a given load is measured; the old rating alone is nothing to measure against', () => {
@@ -158,14 +157,14 @@ it('reserve after overheating holds if a given load is measured; the old rating 
     ...hot,
     load: { machine: 'centrifugal-fan', demand: { kind: 'power', power: '22 hp', speed: '1760 rpm' } },
   });
-  expect(verdict(given, 'history-reserve')?.condition).toMatchObject({ field: 'load.demand' });
+  expect(verdictOf(given, 'history-reserve')?.condition).toMatchObject({ field: 'load.demand' });
   const asBefore = pinned({ plate: old, load: undefined, ...hot });
-  expect(verdict(asBefore, 'history-reserve')).toMatchObject({ outcome: 'caution', condition: null });
+  expect(verdictOf(asBefore, 'history-reserve')).toMatchObject({ outcome: 'caution', condition: null });
 });
 
 it('a winding of class B is a caution on a drive and no question on the line; F passes', () => {
   const own = (insulation: 'B' | 'F', method: 'direct' | 'drive') =>
-    verdict(
+    verdictOf(
       pinned({
         plate: { ...old, insulation },
         motor: { existing: true },
@@ -197,7 +196,7 @@ it('ranked by margin, the more reserve of power comes first among those with as 
 
 it('at 550 V and above no cable is short enough for a winding not made for it; below it is', () => {
   const of = (volts: number, length: string) =>
-    verdict(
+    verdictOf(
       pinned({
         method: 'drive',
         plate: { power: '25 hp', voltage: `${volts} V`, current: '27 A', speed: '1770 rpm', frequency: '60 Hz' },
@@ -218,11 +217,11 @@ it('at 550 V and above no cable is short enough for a winding not made for it; b
 it('a source nobody described is a condition while a usual transformer would do, a caution where it would not', () => {
   const supply = { voltage: '480 V', frequency: '60 Hz', phases: 3 } as const;
   const of = (usualTransformer: number) =>
-    verdict(pinned({ method: 'direct', supply, rules: { usualTransformer } }), 'supply');
+    verdictOf(pinned({ method: 'direct', supply, rules: { usualTransformer } }), 'supply');
   // 25 hp on the line asks for some 50 kVA at 5 % and 15 % of dip.
   expect(of(250)?.condition).toMatchObject({ field: 'supply.source' });
   expect(of(30)).toMatchObject({ outcome: 'caution', condition: null });
-  const drive = verdict(pinned({ method: 'drive', supply }), 'supply');
+  const drive = verdictOf(pinned({ method: 'drive', supply }), 'supply');
   expect(drive).toMatchObject({ outcome: 'pass', condition: null });
   expect(drive?.text).toBe('The source is not described; the current drawn is small.');
 });
@@ -242,15 +241,15 @@ describe('numbers in verdicts, from the motor’s own row', () => {
         { supply: { ...conveyor.supply, voltage }, method: 'direct' },
       );
     const breakdown = (motor?.breakdownTorque ?? 0) * rated;
-    expect(verdict(at(1.5), 'peak-torque')?.margin).toBeCloseTo(breakdown / (1.5 * steady) - 1, 2);
-    expect(verdict(at(1.5), 'peak-torque')?.text).toContain(`over ${(1.5 * steady).toPrecision(3)} N·m`);
+    expect(verdictOf(at(1.5), 'peak-torque')?.margin).toBeCloseTo(breakdown / (1.5 * steady) - 1, 2);
+    expect(verdictOf(at(1.5), 'peak-torque')?.text).toContain(`over ${(1.5 * steady).toPrecision(3)} N·m`);
     // 437 V is 95 % of 460 V: its square of the torque is left.
-    expect((verdict(at(1.5, '437 V'), 'peak-torque')?.margin ?? 0) + 1).toBeCloseTo(
+    expect((verdictOf(at(1.5, '437 V'), 'peak-torque')?.margin ?? 0) + 1).toBeCloseTo(
       ((breakdown / (1.5 * steady)) * 437 ** 2) / 460 ** 2,
       2,
     );
     const over = at(4);
-    expect(verdict(over, 'peak-torque')).toMatchObject({
+    expect(verdictOf(over, 'peak-torque')).toMatchObject({
       outcome: 'fail',
       text: expect.stringMatching(/^Breaks down: its/),
     });
@@ -258,8 +257,8 @@ describe('numbers in verdicts, from the motor’s own row', () => {
   });
 
   it('loading: the load’s share of what the motor may give; too little names the house rule and the load', () => {
-    expect(verdict(fan('18 hp'), 'loading')?.text).toMatch(/^Loaded to 7[123] % of what it may give\.$/);
-    const idle = verdict(fan('9 hp'), 'loading');
+    expect(verdictOf(fan('18 hp'), 'loading')?.text).toMatch(/^Loaded to 7[123] % of what it may give\.$/);
+    const idle = verdictOf(fan('9 hp'), 'loading');
     expect(idle).toMatchObject({ outcome: 'caution' });
     expect(idle?.text).toMatch(/^Loaded to 3[67] % of what it may give, 50 % is the least by house rule: too large/);
     expect(idle?.text).toContain('for its 9.00 hp of load.');
@@ -268,7 +267,7 @@ describe('numbers in verdicts, from the motor’s own row', () => {
 
   it('speed on a drive: from 70 to 106 % of rated they fit each other', () => {
     const at = (speed: string) =>
-      verdict(
+      verdictOf(
         pinned({
           method: 'drive',
           load: { machine: 'mixer', demand: { kind: 'power', power: '10 hp', speed } },
@@ -281,19 +280,19 @@ describe('numbers in verdicts, from the motor’s own row', () => {
 
   it('starts an hour and time to speed are those of the simulated start', () => {
     const r = fan('18 hp', { startsPerHour: 2, inertia: '1 kg.m2' }, { method: 'direct' });
-    expect(verdict(r, 'starts')).toMatchObject({ outcome: 'pass', text: 'Bears 2 starts an hour.' });
+    expect(verdictOf(r, 'starts')).toMatchObject({ outcome: 'pass', text: 'Bears 2 starts an hour.' });
     const time = r.figures['start.direct.time']?.value ?? NaN;
-    expect(verdict(r, 'start-time')?.text).toBe(`At speed in ${r.figures['start.direct.time']?.text}.`);
+    expect(verdictOf(r, 'start-time')?.text).toBe(`At speed in ${r.figures['start.direct.time']?.text}.`);
     expect(time).toBeGreaterThan(0.1);
     const often = fan('18 hp', { startsPerHour: 500, inertia: '1 kg.m2' }, { method: 'direct' });
-    expect(verdict(often, 'starts')?.outcome).toBe('fail');
+    expect(verdictOf(often, 'starts')?.outcome).toBe('fail');
     expect(often.candidates[0]?.change).toMatch(/at most \d+ starts an hour/);
   });
 
   it('run-up without a voltage: pull-up torque against what the load asks on the way', () => {
     const at = (power: string, startRatio = 1) =>
       fan(power, { startRatio }, { method: 'direct', supply: { frequency: '60 Hz' } });
-    const light = verdict(at('10 hp', 0.5), 'run-up');
+    const light = verdictOf(at('10 hp', 0.5), 'run-up');
     const pullUp = (motor?.pullUpTorque ?? 0) * rated;
     const asked = ((60 * 10 * 745.7) / (2 * Math.PI * 1760)) * 0.5;
     expect(light?.outcome).toBe('pass');
@@ -301,7 +300,7 @@ describe('numbers in verdicts, from the motor’s own row', () => {
     expect(light?.text).toBe(
       `Pulls up with ${((pullUp / asked - 1) * 100).toFixed(0)} % more than the load asks on the way.`,
     );
-    expect(verdict(at('60 hp'), 'run-up')?.outcome).toBe('fail');
+    expect(verdictOf(at('60 hp'), 'run-up')?.outcome).toBe('fail');
   });
 
   it('a belt’s sheave against the standard’s least for the frame; a short shaft bears no belt', () => {
@@ -322,26 +321,26 @@ describe('numbers in verdicts, from the motor’s own row', () => {
               motor: { existing: true },
             }),
       });
-    expect(verdict(belt(), 'shaft')?.text).toMatch(/^A shaft for belts; give the sheave/);
-    expect(verdict(belt('300 mm'), 'shaft')).toMatchObject({
+    expect(verdictOf(belt(), 'shaft')?.text).toMatch(/^A shaft for belts; give the sheave/);
+    expect(verdictOf(belt('300 mm'), 'shaft')).toMatchObject({
       outcome: 'pass',
       text: 'Shaft and sheave suit each other.',
     });
     // MG 1 table 14-1: 25 hp at four poles, frame 284T, wants 5.0 in (127 mm).
-    const small = verdict(belt('90 mm'), 'shaft');
+    const small = verdictOf(belt('90 mm'), 'shaft');
     expect(small).toMatchObject({
       outcome: 'caution',
       text: expect.stringContaining('A sheave of 90 mm (3.54 in) is below the standard’s 127 mm (5.00 in)'),
     });
     expect(small?.text).toContain('frame 284T');
     const short = belt('300 mm', '284TS');
-    expect(verdict(short, 'shaft')).toMatchObject({ outcome: 'fail', text: expect.stringContaining('short shaft') });
+    expect(verdictOf(short, 'shaft')).toMatchObject({ outcome: 'fail', text: expect.stringContaining('short shaft') });
     expect(short.candidates[0]?.change).toContain('direct coupling instead of the belt');
   });
 
   it('a service factor of 1.15 is wanted on a North American drive, and no question on the line', () => {
     const of = (serviceFactor: number, method: 'direct' | 'drive') =>
-      verdict(
+      verdictOf(
         pinned({
           plate: {
             ...old,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { CaseText, Result } from '@pilgrim/core';
-import { conveyor, solved } from './cases';
+import { conveyor, solved, verdictOf as of } from './cases';
 
 /** What verdicts say in words: each number in them against what it stands for, worked out by hand. */
 
@@ -11,7 +11,6 @@ const fan = (power: string, over: Partial<CaseText> = {}, load: object = {}): Ca
   place,
   ...over,
 });
-const of = (r: Result, requirement: string) => r.candidates[0]?.verdicts.find((v) => v.requirement === requirement);
 const pinned = (catalogue: string, over: Partial<CaseText> = {}, load: object = {}) =>
   solved(fan('18 hp', { motor: { catalogue }, ...over }, load));
 
