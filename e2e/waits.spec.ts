@@ -85,3 +85,30 @@ test('load: nor any field of another way to know the load', async ({ page, reque
   }
   expect(tried).toBeGreaterThan(15);
 });
+
+test('the old answers of a station that waits carry no mark that it is so now', async ({ page, request }) => {
+  const { id } = await ownPosition(request, 'W-marks', '07-kn-410.json');
+  const marks = () =>
+    page
+      .locator('main :is(.answers, table.dense) svg:visible > :first-child')
+      .evaluateAll((shapes) => shapes.map((shape) => getComputedStyle(shape).fill));
+  const visit = async (station: string, least = 3) => {
+    await page.getByTestId(`key-${station}`).click();
+    await expect(page).toHaveURL(new RegExp(`/${station}$`));
+    await expect.poll(async () => (await marks()).length, station).toBeGreaterThanOrEqual(least);
+    return new Set(await marks());
+  };
+  await openStation(page, id, 'load');
+  const now = new Map<string, ReadonlySet<string>>();
+  for (const station of ['start', 'choice', 'sheet']) now.set(station, await visit(station));
+  await page.getByTestId('key-load').click();
+  await page.locator('main input[data-path="load.demand.power"]').fill('much');
+  for (const [station, seen] of now) {
+    // Candidates that nobody has asked for yet are not asked of a case that waits.
+    const old = await visit(station, station === 'choice' ? 0 : 3);
+    await expect(page.getByTestId('waits')).toContainText('Power at the driven shaft');
+    // All of one quiet colour, where there were several.
+    expect(seen.size, station).toBeGreaterThan(1);
+    expect(old.size, station).toBeLessThanOrEqual(1);
+  }
+});

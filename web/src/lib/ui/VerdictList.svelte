@@ -11,7 +11,7 @@
   const share = (margin: number): string => `${margin >= 0 ? '+' : '−'}${Math.abs(margin * 100).toFixed(0)} %`;
 </script>
 
-<ul>
+<ul class="answers">
   {#each verdicts as v (v.requirement)}
     <li class="flex items-start gap-2 border-b border-rule py-1">
       <span class="mt-0.5"><Mark state={v.outcome} /></span>

@@ -68,7 +68,7 @@
   <Button class="push" data-main onclick={() => print()}>Print</Button>
   <span class="text-quiet">{saved}</span>
 </div>
-<article class="box p-5 print:p-0" data-testid="sheet">
+<article class="answers box p-5 print:p-0" data-testid="sheet">
   <header class="mb-4 border-b-2 border-ink pb-2">
     <h1>{result?.name ?? String(desk().value('name') ?? 'Unnamed')}</h1>
     <p class="text-quiet">

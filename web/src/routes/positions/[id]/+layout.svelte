@@ -293,7 +293,7 @@
       name={data.position.name}
       station={visited}
     />
-    <main id="desk" class="min-w-0" spellcheck="false">
+    <main id="desk" class="min-w-0" spellcheck="false" data-waits={waits.length > 0 ? '' : undefined}>
       {#if waits.length > 0}
         <Alert class="box mb-3 border-caution p-2 text-[1rem] text-caution" role="status" data-testid="waits">
           Waits for {waits.map(fieldName).join(', ')}: what follows from it stands grey, as it was before.
