@@ -32,6 +32,18 @@ it('bearings: a ball bearing carries a belt up to where a roller is bought', () 
   expect(verdictOf(belt('na-tefc-25hp-4p', '18 hp'), 'bearings')?.remedy).toBeNull();
 });
 
+it('shaft: a sheave no standard has a least for is not said to suit', () => {
+  const belt = (id: string, over: Partial<CaseText> = {}) => {
+    const train = { kind: 'belt', ratio: 1, sheave: '300 mm' } as const;
+    return said(pinned({ load: load('18 hp', { train }), method: 'direct', ...over }, id), 'shaft');
+  };
+  expect(belt('na-tefc-25hp-4p')).toBe('pass: Shaft and sheave suit each other.');
+  expect(belt('na-odp-200hp-8p')).toMatch(/^pass: No standard names its least sheave: hold the belt’s pull/);
+  const iec = genericMotors().find((m) => m.practice === 'iec' && m.poles === 4 && m.power === 18_500);
+  const supply = { ...conveyor.supply, voltage: '400 V', frequency: '50 Hz' } as const;
+  expect(belt(iec?.id ?? '', { practice: 'iec', supply })).toMatch(/^pass: No standard names its least sheave/);
+});
+
 it('efficiency: what the market asks of a new motor, met or not', () => {
   const good = of('na-tefc-25hp-4p');
   expect(said(pinned({}), 'efficiency-floor')).toMatch(

@@ -16,12 +16,14 @@ export const shaft = requirement({
     e.margin = Number.isNaN(least) || load.sheave === undefined ? 0 : load.sheave / least - 1;
     return build.shortShaft[e.i] ? code.fail : e.margin < rounding ? code.caution : code.pass;
   },
-  sentence({ outcome, margin, motor, needs: { load } }) {
+  sentence({ outcome, margin, motor, needs: { load, practice } }) {
     if (outcome === 'fail')
       return `Frame ${motor.frame} has a short shaft, for direct coupling only: a belt needs the long one.`;
+    if (outcome === 'pass' && load.sheave === undefined)
+      return 'A shaft for belts; give the sheave’s diameter to see whether it is large enough.';
     if (outcome === 'pass')
-      return load.sheave === undefined
-        ? 'A shaft for belts; give the sheave’s diameter to see whether it is large enough.'
+      return motor.frame === null || practice.leastSheave(motor.frame) === undefined
+        ? 'No standard names its least sheave: hold the belt’s pull against the radial load its maker permits.'
         : 'Shaft and sheave suit each other.';
     return (
       `A sheave of ${writePart(load.sheave ?? 0)} is below the standard’s ` +
