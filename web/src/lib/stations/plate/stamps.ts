@@ -91,7 +91,10 @@ export const moreStamps: readonly Stamp[] = [
 export const secondStamps: readonly Stamp[] = [
   of('alternate.frequency', 'HZ (2)', 'quantity', '50 Hz', { dimension: 'frequency', long: 'Second frequency' }),
   of('alternate.power', 'POWER (2)', 'group', '25 hp', { ...power, long: 'Power at the second frequency' }),
-  of('alternate.speed', 'RPM (2)', 'group', '1470 r/min', { dimension: 'speed', long: 'Speed at the second frequency' }),
+  of('alternate.speed', 'RPM (2)', 'group', '1470 r/min', {
+    dimension: 'speed',
+    long: 'Speed at the second frequency',
+  }),
   of('alternate.serviceFactor', 'SF (2)', 'number', '1.0', { long: 'Service factor at the second frequency' }),
   of('alternate.voltage', 'VOLTS (2)', 'group', '190/380 V', {
     dimension: 'voltage',
