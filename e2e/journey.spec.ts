@@ -31,7 +31,7 @@ test('a pull changes in other units, and load, choice and ledger follow without 
   await expect(working.locator('math')).toBeVisible();
   await expect(working).toContainText('Mechanics');
   await working.getByRole('button', { name: 'Torque at the machine' }).click();
-  await expect(working).toContainText('load.demand.force');
+  await expect(working).toContainText('Pull');
 
   await page.getByRole('button', { name: 'Save a revision' }).click();
   await expect(page.getByTestId('save-state')).toContainText('Saved');
