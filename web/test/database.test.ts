@@ -549,6 +549,12 @@ describe('the demo plant', () => {
       expect((await shelfOf(there, rows[0]?.plantId ?? '')).map((m) => m.name)).toContain('Spare, kiln exhaust fans');
       expect(await shelfOf(there, rows[0]?.plantId ?? '')).toHaveLength(12);
       expect(rows.find((r) => r.tag === 'IN-120')?.worst).toMatchObject({ id: 'place.hazardous', level: 'stop' });
+      // What is saved was chosen with the shelf there: this pump gets what lies in its own cage.
+      const [cooling] = await there<{ name: string }[]>`
+        select r.result #>> '{choice,motor,name}' as name
+        from positions p join studies s on s.position_id = p.id join revisions r on r.id = s.head
+        where p.tag = 'UT-510'`;
+      expect(cooling?.name).toContain('Compressor, spare');
     } finally {
       await there.end();
       await admin.unsafe(`drop database ${other}`);

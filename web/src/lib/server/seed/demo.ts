@@ -25,6 +25,7 @@ export async function loadDemo(sql: Sql, folder: string): Promise<void> {
   const [row] = await sql<{ plants: number }[]>`select count(*)::int as plants from plants`;
   if (row && row.plants > 0) return;
   const files = (await readdir(join(folder, 'positions'))).filter((f) => f.endsWith('.json')).sort();
+  const saves: { readonly studyId: string; readonly caseText: CaseText }[] = [];
   for (const file of files) {
     const given = demoPosition.parse(JSON.parse(await readFile(join(folder, 'positions', file), 'utf8')));
     const id = await createPosition(sql, given);
@@ -34,14 +35,12 @@ export async function loadDemo(sql: Sql, folder: string): Promise<void> {
       if (!image) throw new Error(`${photograph} is no picture`);
       await keepPhotograph(sql, id, photograph, image);
     }
-    if (!given.case || !position) continue;
-    await saveRevision(sql, position.studyId, null, {
-      caseText: given.case,
-      author: 'demo',
-      note: 'As found',
-    });
+    if (given.case && position) saves.push({ studyId: position.studyId, caseText: given.case });
   }
   await loadShelf(sql, folder);
+  // What is saved chooses from the shelf, as the desk does.
+  for (const { studyId, caseText } of saves)
+    await saveRevision(sql, studyId, null, { caseText, author: 'demo', note: 'As found' });
 }
 
 /** The demo plant's own shelf: a list such as a storekeeper keeps. */
