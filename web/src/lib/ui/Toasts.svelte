@@ -26,6 +26,6 @@
     onfocusout={() => (held = false)}
   >
     {text}
-    {#if act}<Button class="link" onclick={() => void act.do()}>{act.name}</Button>{/if}
+    {#if act}<Button class="link" onclick={() => ((held = false), void act.do())}>{act.name}</Button>{/if}
   </Toast>
 {/if}
