@@ -1,7 +1,7 @@
 import { stations } from '@pilgrim/core/vocabulary';
 import { expect, test } from '@playwright/test';
 import { counted, within } from './count';
-import { awake, openStation, ownPosition } from './helpers';
+import { awake, demoId, openStation, ownPosition } from './helpers';
 
 test('a mistake is found in the history, with what it did, and taken back', async ({ page, request }) => {
   const { id } = await ownPosition(request, 'HIS-01', '07-kn-410.json');
@@ -33,6 +33,17 @@ test('a mistake is found in the history, with what it did, and taken back', asyn
   await page.keyboard.press('Control+s');
   await expect(revisions.getByRole('row')).toHaveCount(5);
   within(await effort(), 60);
+});
+
+test('the history opened by its address answers with the own shelf, however late that comes', async ({ page }) => {
+  await page.route('**/shelf*', async (route) => {
+    await new Promise((done) => setTimeout(done, 700));
+    await route.continue();
+  });
+  await page.goto(`/positions/${demoId('01')}/history`);
+  const differs = page.getByTestId('differs');
+  await expect(differs).toContainText('The same was given in both.');
+  await expect(differs).not.toContainText('→');
 });
 
 test('undo says what it takes back, and gives it back', async ({ page, request }) => {

@@ -112,3 +112,14 @@ test('the old answers of a station that waits carry no mark that it is so now', 
     expect(old.size, station).toBeLessThanOrEqual(1);
   }
 });
+
+test('what only waits is not told as gone', async ({ page, request }) => {
+  const { id } = await ownPosition(request, 'W-gone', '01-in-110.json');
+  await openStation(page, id, 'load');
+  const pull = page.locator('main input[data-path="load.demand.force"]');
+  await pull.fill('-5 lbf');
+  await expect(page.getByTestId('waits')).toContainText('Pull');
+  await expect(page.getByTestId('changed')).toHaveCount(0);
+  await pull.fill('170 lbf');
+  await expect(page.getByTestId('changed')).toContainText('With Pull');
+});

@@ -177,3 +177,12 @@ describe('what else it is asked', () => {
     expect(solver.changes({ format: 'pilgrim.case/1', practice: 'iec' })).toEqual([]);
   });
 });
+
+describe('warming up', () => {
+  it('repeats the first draft while nobody asks, and leaves the newest standing', async () => {
+    solver.draft(blower);
+    const choice = solver.rows(everything, 0, 1).rows[0]?.entry;
+    await new Promise((done) => setTimeout(done, 300));
+    expect(solver.rows(everything, 0, 1).rows[0]?.entry).toBe(choice);
+  });
+});

@@ -35,6 +35,8 @@
       return undefined;
     }
     const revision = answer.value;
+    // With the own shelf, as the desk: opened by its address the page is here before the shelf is.
+    await desk().opened();
     const state = { revision, now: await solvedNow(revision.caseText) };
     kept = { ...kept, [id]: state };
     return state;

@@ -36,8 +36,11 @@
       .join(', '),
   );
   const changes = $derived.by(() => {
-    const { since, result } = desk();
-    return since?.result && result ? changesBetween(since.result, result) : null;
+    const { since, result, errors } = desk();
+    if (!since?.result || !result) return null;
+    const told = changesBetween(since.result, result);
+    // While a field cannot be read, what is gone may only be waiting for it.
+    return errors.length === 0 ? told : { ...told, gone: [], figures: told.figures.filter((f) => f.after) };
   });
   const isNew = (f: Finding): boolean => changes?.come.some((c) => c.id === f.id && c.text === f.text) ?? false;
   // Of the start, the chosen method's figures; those of the others stand in the comparison.

@@ -78,7 +78,7 @@
 </script>
 
 <label class="block max-w-[420px]"
-  >Bring in a list
+  >A file with a line for each
   <Fileupload
     bind:files
     class="field p-0!"

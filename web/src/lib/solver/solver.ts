@@ -25,6 +25,7 @@ import {
   type ScreenQuery,
   type ScreenRow,
   type Screening,
+  type Solved,
   type Starting,
   type StartPreview,
 } from '@pilgrim/core';
@@ -43,6 +44,9 @@ export interface RowsAnswer {
 /** Candidates put into words at every keystroke; the table asks the judged columns. */
 const toldWhileTyping = 12;
 
+/** Solves of the first draft repeated while nobody asks: by then the engine has compiled what every edit runs. */
+const warmingSolves = 10;
+
 let shelf: readonly nameplate.ShelfEntry[] = [];
 let ownNames: readonly string[] = [];
 const shelfMotors = new Map<string, readonly Motor[]>();
@@ -56,15 +60,31 @@ function motorsFor(practice: 'north-america' | 'iec'): readonly Motor[] {
   return motors;
 }
 
+let warming: ReturnType<typeof setTimeout> | null = null;
+
+/** Repeats a solve between questions, so that the first edits are as quick as the later ones. */
+function warmUp(input: unknown, left = warmingSolves): void {
+  if (left === 0) return;
+  warming = setTimeout(() => {
+    solveDraft(input);
+    warmUp(input, left - 1);
+  }, 5);
+}
+
+function solveDraft(input: unknown): { readonly errors: readonly CaseError[]; readonly solved: Solved | null } {
+  const { value, errors } = readDraft(input);
+  return { errors, solved: value ? solveWith(value, motorsFor(value.practice), toldWhileTyping) : null };
+}
+
 /** What the worker answers; it keeps the newest draft's judged columns and start between questions. */
 export const solver = {
   /** Solves what can be read of a case being typed, and says what cannot. */
   draft(input: unknown): DraftAnswer {
-    const { value, errors } = readDraft(input);
-    if (!value) return { result: null, errors };
-    const solved = solveWith(value, motorsFor(value.practice), toldWhileTyping);
+    const { errors, solved } = solveDraft(input);
+    if (!solved) return { result: null, errors };
     screening = solved.screening;
     starting = solved.starting;
+    if (warming === null) warmUp(input);
     return { result: solved.result, errors };
   },
   /** The motors of the own shelf, judged beside the catalogue's, and the names of the position that asks. */

@@ -113,12 +113,13 @@
           <tbody>
             {#each found.slice(0, shownAtOnce) as m (m.id)}
               <tr>
-                <td>{m.name}</td><td>{m.power}</td><td>{m.voltage}</td><td>{m.current}</td><td>{m.speed}</td><td
-                  >{m.frame}</td
-                ><td>{m.enclosure}</td>
+                <td>{m.name}</td>
+                {#each [m.power, m.voltage, m.current, m.speed, m.frame, m.enclosure] as said, i (i)}
+                  <td class="whitespace-nowrap">{said}</td>
+                {/each}
                 <td class="n"
                   ><Input
-                    class="field w-20! text-right"
+                    class="field w-16! text-right"
                     type="number"
                     min={0}
                     aria-label="How many of {m.name}"
@@ -128,7 +129,7 @@
                 >
                 <td
                   ><Input
-                    class="field min-w-28"
+                    class="field min-w-24"
                     aria-label="Where {m.name} lies"
                     value={m.place}
                     onchange={(e) => void put(m.id, m.name, { place: e.currentTarget.value })}
@@ -136,7 +137,7 @@
                 >
                 <td class="n"
                   ><Input
-                    class="field w-20! text-right"
+                    class="field w-16! text-right"
                     type="number"
                     min={0}
                     aria-label="Days until {m.name} is here, where it is quoted"
@@ -159,7 +160,7 @@
                 <td class="text-quiet">{m.assumed}</td>
                 <td
                   ><Button
-                    class="link"
+                    class="link whitespace-nowrap"
                     aria-label="Take {m.name} off the shelf"
                     onclick={() => void remove(m.id, m.name)}>take off</Button
                   ></td
