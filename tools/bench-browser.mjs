@@ -22,7 +22,7 @@ for (let i = 0; i < 300 && !(await healthy()); i++) await new Promise((done) => 
 
 const browser = await chromium.launch(launch);
 const percentile = (values, share) =>
-  values.toSorted((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * share))];
+  values.toSorted((a, b) => a - b)[Math.max(0, Math.ceil(values.length * share) - 1)];
 
 try {
   const views = [];

@@ -2,7 +2,7 @@ import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 import { config } from '$lib/server/db/config';
 import { closeDatabase, renew } from '$lib/server/db/database';
 import { isLateWrite, isLost, lostHeaders, lostProblem } from '$lib/server/db/lost';
-import { lostResponse, ofApi, problemResponse, zipped } from '$lib/server/http/http';
+import { heldAlready, lostResponse, ofApi, problemResponse, unchanged, zipped } from '$lib/server/http/http';
 import { log } from '$lib/server/http/log';
 import { closePool, warmPool } from '$lib/server/solving/pool';
 
@@ -72,7 +72,8 @@ const handled: Handle = async ({ event, resolve }) => {
     });
   }
   if (event.url.pathname.startsWith('/api/')) response = ofApi(response);
-  response = zipped(request, response);
+  if (heldAlready(request, response)) response = unchanged(response);
+  else response = await zipped(request, response);
   response.headers.set('x-content-type-options', 'nosniff');
   response.headers.set('referrer-policy', 'same-origin');
   response.headers.set('x-frame-options', 'DENY');

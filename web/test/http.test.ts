@@ -1,6 +1,8 @@
+import { gunzipSync } from 'node:zlib';
 import { describe, expect, it } from 'vitest';
 import {
   answer,
+  heldAlready,
   idOf,
   ifMatch,
   jsonLimit,
@@ -9,6 +11,7 @@ import {
   problemResponse,
   readJsonBody,
   revisionSeen,
+  unchanged,
   versionSeen,
   zipped,
 } from '$lib/server/http/http';
@@ -90,19 +93,56 @@ describe('compression', () => {
   const asks = (accept: string) => new Request('http://127.0.0.1/x', { headers: { 'accept-encoding': accept } });
   const page = () => new Response('x'.repeat(5000), { headers: { 'content-type': 'text/html', etag: '"1"' } });
   it('for who takes it, with a weak tag', async () => {
-    const small = zipped(asks('gzip, br'), page());
+    const small = await zipped(asks('gzip, br'), page());
     expect(small.headers.get('content-encoding')).toBe('gzip');
     expect(small.headers.get('etag')).toBe('W/"1"');
     expect(small.headers.get('vary')).toBe('accept-encoding');
-    expect((await small.arrayBuffer()).byteLength).toBeLessThan(200);
+    const bytes = Buffer.from(await small.arrayBuffer());
+    expect(small.headers.get('content-length')).toBe(String(bytes.byteLength));
+    expect(bytes.byteLength).toBeLessThan(200);
+    expect(gunzipSync(bytes).toString()).toBe('x'.repeat(5000));
   });
-  it('not for others, not for pictures, not for what is told line by line', () => {
+  it('as it comes, of what is told piece by piece', async () => {
+    const type = { headers: { 'content-type': 'application/json' } };
+    const small = await zipped(asks('gzip'), new Response('[1,2]', type));
+    expect(small.headers.has('content-length')).toBe(false);
+    expect(gunzipSync(Buffer.from(await small.arrayBuffer())).toString()).toBe('[1,2]');
+  });
+  it('not for others, not for pictures, not for what is told line by line', async () => {
     const pages = page();
-    expect(zipped(asks('br'), pages)).toBe(pages);
+    expect(await zipped(asks('br'), pages)).toBe(pages);
     for (const type of ['image/png', 'application/x-ndjson', 'font/woff2']) {
       const other = new Response('x', { headers: { 'content-type': type } });
-      expect(zipped(asks('gzip'), other)).toBe(other);
+      expect(await zipped(asks('gzip'), other)).toBe(other);
     }
+  });
+});
+
+describe('what is held already', () => {
+  const asks = (held: string, method = 'GET') =>
+    new Request('http://127.0.0.1/x', { method, headers: { 'if-none-match': held } });
+  const page = (etag = '"1"', status = 200) =>
+    new Response('x', { status, headers: { etag, 'content-type': 'text/html', 'cache-control': 'no-cache' } });
+  it.each(['"1"', 'W/"1"', '"0", W/"1"', '*'])('%s is', (held) => {
+    expect(heldAlready(asks(held), page())).toBe(true);
+    expect(heldAlready(asks(held), page('W/"1"'))).toBe(true);
+  });
+  it('another is not, nor what was written or went wrong', () => {
+    expect(heldAlready(asks('"2"'), page())).toBe(false);
+    expect(heldAlready(asks('"1"', 'POST'), page())).toBe(false);
+    expect(heldAlready(asks('"1"'), page('"1"', 404))).toBe(false);
+    expect(heldAlready(new Request('http://127.0.0.1/x'), page())).toBe(false);
+    expect(heldAlready(asks('"1"'), new Response('x'))).toBe(false);
+  });
+  it('and said so without a body, with its tag', async () => {
+    const told = unchanged(page());
+    expect([told.status, told.headers.get('etag'), told.headers.get('cache-control')]).toEqual([
+      304,
+      '"1"',
+      'no-cache',
+    ]);
+    expect(told.headers.has('content-type')).toBe(false);
+    expect(await told.text()).toBe('');
   });
 });
 

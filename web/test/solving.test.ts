@@ -1,10 +1,20 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { getPriority } from 'node:os';
 import { fileURLToPath } from 'node:url';
+import { gunzipSync } from 'node:zlib';
 import { keep, nameplate, readCase, solve, type CaseText } from '@pilgrim/core';
 import { afterAll, describe, expect, it } from 'vitest';
 import { Refusal } from '$lib/server/refusal';
-import { ahead, closePool, inOrder, keepCase, readListOf, solveCase } from '$lib/server/solving/pool';
+import {
+  ahead,
+  closePool,
+  inOrder,
+  keepCase,
+  readListOf,
+  solveCase,
+  solveZipped,
+  warming,
+} from '$lib/server/solving/pool';
 import type { SharedShelf } from '$lib/server/solving/worker';
 
 const folder = (path: string): string => fileURLToPath(new URL(`../../${path}`, import.meta.url));
@@ -22,15 +32,25 @@ describe('a case solved in a thread of its own', () => {
   it('is answered as it is here, whole or as a revision keeps it', async () => {
     const whole = await solveCase({ given: example });
     const kept = await keepCase({ given: example }, 'saves');
-    if (!whole.ok || !kept.ok) expect.fail('not solved');
+    const small = await solveZipped({ given: example });
+    if (!whole.ok || !kept.ok || !small.ok) expect.fail('not solved');
+    expect(gunzipSync(small.gzip).toString()).toBe(whole.result);
     expect(JSON.parse(whole.result)).toEqual(json(here));
     expect(JSON.parse(kept.result)).toEqual(json(keep(here)));
     expect([whole.core, kept.core]).toEqual([here.core, here.core]);
   });
+  it.each(warming.map((given) => [JSON.stringify(given).slice(0, 60), given]))(
+    'begun with %s, which reads',
+    (_, given) => {
+      const reading = readCase(given);
+      expect(reading.ok && solve(reading.value).choice).toBeTruthy();
+    },
+  );
   it('or what of it cannot be read', async () => {
     const given = { ...example, supply: { voltage: 'some' } };
     expect(await solveCase({ given })).toMatchObject({ ok: false, errors: [{ path: 'supply.voltage' }] });
     expect(await solveCase({ given: null })).toMatchObject({ ok: false });
+    expect(await solveZipped({ given })).toEqual(await solveCase({ given }));
   });
   it('is chosen from the shelf of the version that is named', async () => {
     const shelf = (version: number, quantity: number): SharedShelf => {

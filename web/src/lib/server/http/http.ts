@@ -1,3 +1,5 @@
+import { promisify } from 'node:util';
+import { gzip } from 'node:zlib';
 import type { CaseError } from '@pilgrim/core';
 import { z } from 'zod';
 import { renew } from '$lib/server/db/database';
@@ -41,9 +43,15 @@ export function lostResponse(error: unknown): Response {
 export function jsonResponse(body: unknown, status = 200, headers: Record<string, string> = {}): Response {
   // What has a tag may be kept and is asked about; the rest is not kept.
   const cache = headers.etag === undefined ? unkept : { 'cache-control': 'private, no-cache' };
-  return new Response(JSON.stringify(body), {
+  return jsonText(JSON.stringify(body), status, { ...cache, ...headers });
+}
+
+/** The same of what is JSON already. */
+export function jsonText(text: string, status = 200, headers: Record<string, string> = unkept): Response {
+  const length = String(Buffer.byteLength(text));
+  return new Response(text, {
     status,
-    headers: { 'content-type': 'application/json', ...cache, ...headers },
+    headers: { 'content-type': 'application/json', 'content-length': length, ...headers },
   });
 }
 
@@ -64,20 +72,56 @@ export function ofApi(response: Response): Response {
   );
 }
 
-/** What gains by it, compressed for those who take it; what is told piece by piece goes out as it comes. */
-export function zipped(request: Request, response: Response): Response {
-  const type = response.headers.get('content-type') ?? '';
+/** Whether a tag is among those of If-None-Match; weak tags are equal to strong ones (RFC 9110, 13.1.2). */
+export function heldAlready(request: Request, response: Response): boolean {
+  const etag = response.headers.get('etag');
+  const held = request.headers.get('if-none-match');
+  if (!['GET', 'HEAD'].includes(request.method) || response.status !== 200 || etag === null || held === null)
+    return false;
+  const strong = (tag: string): string => tag.trim().replace(/^W\//, '');
+  return held.split(',').some((tag) => tag.trim() === '*' || strong(tag) === strong(etag));
+}
+
+/** Said to who holds it already. */
+export function unchanged(response: Response): Response {
+  const kept = ['cache-control', 'date', 'etag', 'expires', 'set-cookie', 'vary'];
+  return new Response(null, { status: 304, headers: [...response.headers].filter(([name]) => kept.includes(name)) });
+}
+
+const atOnce = promisify(gzip);
+
+/**
+ * What gains by it, compressed for those who take it. What is whole (it has a tag or a length) is compressed at once;
+ * what is told piece by piece goes out as it comes.
+ */
+export async function zipped(request: Request, response: Response): Promise<Response> {
+  const { status, headers, body } = response;
+  const type = headers.get('content-type') ?? '';
   const gains = /^(text\/(html|csv|css|plain|javascript)|application\/([\w.+-]*\+)?json|image\/svg)\b/.test(type);
-  const taken = /\bgzip\b/.test(request.headers.get('accept-encoding') ?? '');
-  if (!gains || !taken || !response.body || response.headers.has('content-encoding')) return response;
-  const headers = new Headers(response.headers);
+  if (!gains || !takesGzip(request) || !body || headers.has('content-encoding')) return response;
+  const whole = headers.has('etag') || headers.has('content-length');
+  if (whole) return gzipResponse(await atOnce(await response.arrayBuffer()), headers, status);
+  return new Response(body.pipeThrough(new CompressionStream('gzip')), { status, headers: zippedHeaders(headers) });
+}
+
+export const takesGzip = (request: Request): boolean => /\bgzip\b/.test(request.headers.get('accept-encoding') ?? '');
+
+/** What is compressed already, with the headers of what it was. */
+export function gzipResponse(bytes: Uint8Array, of: HeadersInit, status = 200): Response {
+  const headers = zippedHeaders(of);
+  headers.set('content-length', String(bytes.byteLength));
+  return new Response(new Uint8Array(bytes), { status, headers });
+}
+
+function zippedHeaders(of: HeadersInit): Headers {
+  const headers = new Headers(of);
   headers.set('content-encoding', 'gzip');
   headers.append('vary', 'accept-encoding');
   headers.delete('content-length');
   const etag = headers.get('etag');
   // The same bytes no more, the same answer still.
   if (etag !== null && !etag.startsWith('W/')) headers.set('etag', `W/${etag}`);
-  return new Response(response.body.pipeThrough(new CompressionStream('gzip')), { status: response.status, headers });
+  return headers;
 }
 
 /** Runs a handler; refusals become problem documents, anything else is logged and answered without a trace. */

@@ -5,7 +5,7 @@ import { config } from '$lib/server/db/config';
 import type { ListReading } from '$lib/server/lists/list';
 import { Refusal, refuse } from '$lib/server/refusal';
 import { background } from './background';
-import type { ListRead, ListTask, Solved, SolveTask } from './worker';
+import type { ListRead, ListTask, Solved, SolveTask, Zipped } from './worker';
 
 /** A save has a thread of its own: whatever is solved for scripts and lists, a person does not wait behind it. */
 export type Lane = 'saves' | 'others';
@@ -42,6 +42,8 @@ async function run<T>(lane: Lane, name: string, task: SolveTask | ListTask): Pro
 
 /** Reads a case and solves it, off the event loop. */
 export const solveCase = (task: SolveTask): Promise<Solved> => run('others', 'solveCase', task);
+/** The same, compressed. */
+export const solveZipped = (task: SolveTask): Promise<Zipped> => run('others', 'solveZipped', task);
 /** The same, as a revision keeps it (`pilgrim.kept/1`). */
 export const keepCase = (task: SolveTask, lane: Lane): Promise<Solved> => run(lane, 'keepCase', task);
 
@@ -55,11 +57,38 @@ export async function readListOf<T>(task: ListTask): Promise<ListReading<T>> {
 /** How many are solved at once for a list or an array of cases: one is read in while others are under way. */
 export const ahead = threads.others + 1;
 
-/** Starts the threads before anybody waits for them; each solves a case a few times, as the first takes a second. */
+/** Cases that between them ask most of what a solve is made of. */
+export const warming: readonly unknown[] = [
+  {
+    format: 'pilgrim.case/1',
+    practice: 'iec',
+    plate: { power: '11 kW', voltage: '400 V', current: '21.5 A', speed: '1465 rpm', frequency: '50 Hz' },
+    load: {
+      demand: { kind: 'power', power: '9 kW', speed: '1450 rpm' },
+      machine: 'centrifugal-fan',
+      inertia: '4 kg m2',
+    },
+    supply: { voltage: '400 V', frequency: '50 Hz' },
+    speed: {
+      profile: [
+        { hours: 3000, flow: 1 },
+        { hours: 3000, flow: 0.6 },
+      ],
+    },
+    money: { energyPrice: 0.14, currency: 'EUR', years: 10 },
+  },
+  {
+    format: 'pilgrim.case/1',
+    practice: 'north-america',
+    load: { demand: { kind: 'power', power: '20 hp', speed: '1750 rpm' }, machine: 'conveyor' },
+    supply: { voltage: '460 V', frequency: '60 Hz' },
+  },
+];
+
+/** Starts the threads before anybody waits for them; each solves a few cases, as the first takes a second. */
 export async function warmPool(): Promise<void> {
-  const load = { demand: { kind: 'power', power: '11 kW', speed: '1450 rpm' }, machine: 'centrifugal-fan' };
-  const given = { format: 'pilgrim.case/1', practice: 'iec', load, supply: { voltage: '400 V', frequency: '50 Hz' } };
-  for (let i = 0; i < 5; i++) await Promise.all([keepCase({ given }, 'saves'), keepCase({ given }, 'others')]);
+  for (let i = 0; i < 6; i++)
+    for (const given of warming) await Promise.all([keepCase({ given }, 'saves'), keepCase({ given }, 'others')]);
 }
 
 /** Ends the threads, with what they are at. */

@@ -1,6 +1,6 @@
-import { answer, readJsonBody } from '$lib/server/http/http';
+import { answer, gzipResponse, jsonText, readJsonBody, takesGzip } from '$lib/server/http/http';
 import { refuse } from '$lib/server/refusal';
-import { inOrder, solveCase } from '$lib/server/solving/pool';
+import { inOrder, solveCase, solveZipped } from '$lib/server/solving/pool';
 import type { Solved } from '$lib/server/solving/worker';
 
 const json = { headers: { 'content-type': 'application/json', 'cache-control': 'no-store' } };
@@ -10,9 +10,10 @@ export const POST = ({ request }) =>
   answer(async () => {
     const body = await readJsonBody(request);
     if (Array.isArray(body)) return new Response(streamed(many(body)), json);
-    const solved = await solveCase({ given: body });
+    const small = takesGzip(request);
+    const solved = await (small ? solveZipped({ given: body }) : solveCase({ given: body }));
     if (!solved.ok) throw refuse(422, 'Not a valid case', { errors: solved.errors });
-    return new Response(solved.result, json);
+    return 'gzip' in solved ? gzipResponse(solved.gzip, json.headers) : jsonText(solved.result);
   });
 
 /** Asked for as it is read: a reader who leaves ends it. */

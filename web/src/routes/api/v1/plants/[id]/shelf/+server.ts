@@ -1,7 +1,7 @@
 import { nameplate } from '@pilgrim/core';
 import { stringify } from 'csv-stringify/sync';
 import { database } from '$lib/server/db/database';
-import { answer, idOf, jsonResponse, parsed, readJsonBody } from '$lib/server/http/http';
+import { answer, heldAlready, idOf, jsonResponse, parsed, readJsonBody, unchanged } from '$lib/server/http/http';
 import { refuse } from '$lib/server/refusal';
 import { newShelfMotor } from '$lib/server/http/inputs';
 import { addToShelf, findPlant, shelfOf } from '$lib/server/shelf/shelf';
@@ -13,8 +13,8 @@ export const GET = ({ params, request }) =>
     const plant = await findPlant(sql, idOf(params.id));
     if (!plant) throw refuse(404, 'There is no such plant');
     const etag = `"${plant.shelfVersion}"`;
-    if (request.headers.get('if-none-match')?.replace(/^W\//, '') === etag)
-      return new Response(null, { status: 304, headers: { etag } });
+    const unread = new Response(null, { headers: { etag } });
+    if (heldAlready(request, unread)) return unchanged(unread);
     const entries = await shelfOf(sql, plant.id);
     if (!/text\/csv/.test(request.headers.get('accept') ?? '')) return jsonResponse(entries, 200, { etag });
     const own = new Set<string>(nameplate.listColumns.filter((c) => c.kind === 'own').map((c) => c.key));
