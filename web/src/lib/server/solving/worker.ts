@@ -38,7 +38,7 @@ export type Zipped =
   { readonly ok: true; readonly gzip: Uint8Array } | { readonly ok: false; readonly errors: readonly CaseError[] };
 
 export const solveCase = (task: SolveTask): Solved => solved(task, bestFifty, (result) => result);
-/** The same as a gzip file: packing three hundred kilobytes takes its time, and this thread is the one that gives way. */
+/** The same as a gzip file: packing it takes as long as solving it, and this thread is the one that gives way. */
 export function solveZipped(task: SolveTask): Zipped {
   const answer = solveCase(task);
   return answer.ok ? { ok: true, gzip: gzipSync(answer.result) } : answer;
