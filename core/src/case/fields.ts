@@ -3,6 +3,7 @@ import {
   dimensions,
   isMinute,
   q,
+  readConductorSize,
   readGroups,
   readQuantity,
   type Dimension,
@@ -41,6 +42,21 @@ export const generatorRating = () =>
       const message = value === undefined ? wantedRating : signMessage(value, 'positive', text);
       if (value !== undefined && message === undefined) return { text, value: q(value, 'VA'), real: !apparent.ok };
       ctx.addIssue({ code: 'custom', message: message ?? wantedRating });
+      return z.NEVER;
+    });
+
+const wantedSize = 'write a conductor size, such as "8 AWG", "350 kcmil", "16 mm2"';
+
+/** The size of a conductor: text in, text and area in mm² out. */
+export const conductorSize = () =>
+  z
+    .string({ error: () => wantedSize })
+    .max(40, { error: 'is too long for a size' })
+    .describe('Conductor size, e.g. 8 AWG, 350 kcmil, 16 mm2')
+    .transform((text, ctx): { readonly text: string; readonly area: number } => {
+      const area = readConductorSize(text);
+      if (area !== undefined) return { text, area };
+      ctx.addIssue({ code: 'custom', message: wantedSize });
       return z.NEVER;
     });
 

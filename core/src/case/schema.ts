@@ -3,6 +3,13 @@ import {
   causes,
   controls,
   dirts,
+  cableArrangements,
+  cableInsulations,
+  cableMethods,
+  cableTemperatures,
+  conductorMaterials,
+  conduits,
+  coordinations,
   driveHousings,
   driveLocations,
   machines,
@@ -15,9 +22,12 @@ import {
   speedNeeds,
   trainKinds,
   waters,
+  protectiveDevices,
+  raceways,
+  wires,
 } from '../contract';
 import { houseRules, ruleIds, type HouseRule, type RuleId, type RuleValue } from '../practice';
-import { flag, groups, number, oneOf, quantity, text, generatorRating } from './fields';
+import { conductorSize, flag, groups, number, oneOf, quantity, text, generatorRating } from './fields';
 
 const efficiency = () => number({ above: 0, below: 1 }, 0.936);
 const ratio = (example = 1) => number({ min: 0, max: 100 }, example);
@@ -389,6 +399,55 @@ const start = z.strictObject({
     .optional(),
 });
 
+/** The circuit between the bus and the motor's terminals. What is left out is taken as usual and shown as assumed. */
+const guard = z.strictObject({
+  device: oneOf(protectiveDevices).optional(),
+  coordination: oneOf(coordinations).optional(),
+  cable: z
+    .strictObject({
+      material: oneOf(conductorMaterials).optional(),
+      /** Left out: the least that does. */
+      area: conductorSize().optional(),
+      parallel: number({ min: 1, max: 12 }, 2)
+        .refine((n) => Number.isInteger(n), { error: 'write a whole number, such as 2' })
+        .optional(),
+      ambient: quantity('temperature', 'any').optional(),
+      rating: oneOf(cableTemperatures).optional(),
+      terminals: oneOf(cableTemperatures).optional(),
+      /** Current-carrying ones in the raceway. */
+      conductors: number({ min: 1, max: 1000 }, 6).optional(),
+      raceway: oneOf(raceways).optional(),
+      insulation: oneOf(cableInsulations).optional(),
+      method: oneOf(cableMethods).optional(),
+      /** Circuits that lie together, this one counted. */
+      circuits: number({ min: 1, max: 100 }, 3).optional(),
+      arrangement: oneOf(cableArrangements).optional(),
+      wire: oneOf(wires).optional(),
+      conduit: oneOf(conduits).optional(),
+    })
+    .optional(),
+  /** Running, as a share of the line voltage. */
+  maxDrop: number({ above: 0, max: 0.5 }, 0.03).optional(),
+  /** Short-circuit rating of the panel. */
+  assemblyRating: quantity('current').optional(),
+  feeder: z
+    .strictObject({
+      motors: z
+        .array(
+          z.strictObject({
+            power: quantity('power').optional(),
+            current: quantity('current').optional(),
+            /** Rating of its branch device. */
+            device: quantity('current').optional(),
+          }),
+        )
+        .max(100)
+        .optional(),
+      other: quantity('current', 'zero').optional(),
+    })
+    .optional(),
+});
+
 /** What may be written for a house rule: one of its alternatives, or a number in its range. */
 function ruleSchema({ value, alternatives, range }: HouseRule<string | number | boolean>): z.ZodType {
   if (typeof value === 'boolean') return flag();
@@ -499,6 +558,7 @@ export const caseSchema = z.strictObject(
         staticFraction: number({ min: 0, max: 1 }, 0.3).optional(),
       })
       .optional(),
+    guard: guard.optional(),
     money: z
       .strictObject({
         currency: text(8).optional(),

@@ -70,6 +70,28 @@ export const dirts = ['clean', 'dusty', 'dirty'] as const;
 export const waters = ['dry', 'drips', 'splash', 'washdown', 'outdoor'] as const;
 export const driveLocations = ['indoor-clean', 'at-the-motor', 'outdoor'] as const;
 export const driveHousings = ['wall', 'cabinet'] as const;
+
+/** Short-circuit devices: the first four of North America, the others of IEC. */
+export const protectiveDevices = [
+  'inverse-time-breaker',
+  'instantaneous-breaker',
+  'dual-element-fuse',
+  'single-element-fuse',
+  'breaker',
+  'motor-breaker',
+  'fuse-gg',
+  'fuse-am',
+] as const;
+export type ProtectiveDevice = (typeof protectiveDevices)[number];
+export const coordinations = ['type-1', 'type-2', 'total', 'none'] as const;
+export const conductorMaterials = ['copper', 'aluminium'] as const;
+export const raceways = ['conduit-steel', 'conduit-pvc', 'tray', 'free-air', 'buried'] as const;
+export const cableInsulations = ['pvc', 'xlpe'] as const;
+export const cableMethods = ['A1', 'A2', 'B1', 'B2', 'C', 'D1', 'D2', 'E', 'F'] as const;
+export const cableArrangements = ['bunched', 'single-layer', 'spaced'] as const;
+export const cableTemperatures = ['60 degC', '75 degC', '90 degC'] as const;
+export const wires = ['THHN', 'THWN', 'THWN-2', 'XHHW', 'XHHW-2'] as const;
+export const conduits = ['emt', 'rmc', 'pvc'] as const;
 export const speedNeeds = ['fixed', 'variable'] as const;
 export const demandKinds = ['power', 'torque', 'pull', 'pump', 'fan', 'conveyor', 'hoist', 'measured'] as const;
 export const supplyKinds = ['transformer', 'generator', 'fault-level', 'stiff'] as const;

@@ -15,6 +15,7 @@ export * from './usual/machines';
 export * from './usual/remedies';
 export * from './usual/sound';
 export * from './prescriptions';
+export * from './cables';
 export * from './frames';
 export { iec, northAmerica };
 

@@ -1,5 +1,6 @@
-import type { Prescribed, Source } from '../contract';
+import type { conduits, Prescribed, ProtectiveDevice, Source } from '../contract';
 import type { Q } from '../quantity';
+import type { CableAsked, ConductorSize, Laid, LaidSize, NotLaid } from './cables';
 import type { PlaceNeeds } from './enclosures';
 import type { Frame, FrameSystem } from './frames';
 
@@ -13,6 +14,41 @@ export interface VoltageFit {
   /** Largest deviation permitted at all. */
   readonly limit: number;
   readonly source: Source;
+}
+
+/** How large a short-circuit device may be, as a share of the motor's table current. */
+export interface DeviceRule {
+  readonly kind: ProtectiveDevice;
+  readonly share: number;
+  /** As far as the exceptions go where the motor cannot start otherwise. */
+  readonly most: number;
+  /** A setting, not a rating: no next size up. */
+  readonly setting: boolean;
+  readonly source: Source;
+  readonly exceptions: Source;
+}
+
+export type Conduit = (typeof conduits)[number];
+export interface ConduitFill {
+  /** Trade size. */
+  readonly size: string;
+  /** Of the permitted area. */
+  readonly share: number;
+  /** Whether any size holds them. */
+  readonly holds: boolean;
+}
+
+export interface FeederMotor {
+  /** A, as the practice counts it. */
+  readonly current: number;
+  /** A, its branch device; absent where nobody says. */
+  readonly device?: number;
+}
+export interface Feeder {
+  readonly current: number;
+  readonly device: number | undefined;
+  readonly source: Source;
+  readonly deviceSource: Source;
 }
 
 export interface OverloadRule {
@@ -83,6 +119,26 @@ export interface Practice {
   /** Conductors start from table or plate current unless a house rule says otherwise. */
   readonly conductorBasis: 'table' | 'plate';
   readonly conductorFactor: Prescribed<number>;
+  /** The cable of a case as the practice's tables see it. */
+  cable(asked: CableAsked): Laid | NotLaid;
+  /** Earth conductor of a circuit, mm² and name, by its device and its phase conductor. */
+  earthConductor(device: number, phase: LaidSize, material: 'copper' | 'aluminium'): Prescribed<ConductorSize>;
+  /** Standard ratings of short-circuit devices, A, ascending. */
+  readonly deviceRatings: Prescribed<readonly number[]>;
+  /** What the code permits each kind of short-circuit device of a motor of so much table current, A. */
+  devices(current: number, motor: { readonly efficientB: boolean }): readonly DeviceRule[];
+  /** The kind taken where nobody says. */
+  readonly usualDevice: ProtectiveDevice;
+  /** Share of the table current a disconnect is rated for; absent where none is prescribed. */
+  readonly disconnectFactor?: Prescribed<number>;
+  /** AC-3 ratings of contactors, A, ascending. */
+  readonly contactorRatings: Prescribed<readonly number[]>;
+  /** Size of a starter for a motor, 00 as −1; undefined where the practice counts none, or none reaches. */
+  starterSize(power: number, voltage: number): Prescribed<number> | undefined;
+  /** Conduit for insulated conductors, and how full it is of what is permitted; absent where none is tabled. */
+  conduit?(sizes: readonly { readonly area: number; readonly count: number }[], kind: Conduit): Prescribed<ConduitFill>;
+  /** A feeder of several motors: current its conductors carry at least, and its largest device. */
+  feeder(motors: readonly FeederMotor[], other: number): Feeder;
   /** Standard ratings in W, ascending. */
   readonly ratings: readonly number[];
   voltageFit(supply: number, motor: number): VoltageFit;

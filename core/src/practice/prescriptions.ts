@@ -13,9 +13,22 @@ export const conductorCurrent = law({
   takes: { k: '1', I: 'A' },
   formula: 'k * I',
   source: prescription,
-  range: { k: [1, 2], I: notNegative },
+  range: { k: [1, 20], I: notNegative },
   example: { of: { k: 1.25, I: 28 }, gives: 35, from: 'by hand' },
   of: ({ k, I }) => k * I,
+});
+
+/** Percentages end at the exceptions, but the next standard size above the usual percentage is always permitted. */
+export const deviceCeiling = law({
+  name: 'Largest short-circuit device where the motor cannot start otherwise',
+  symbol: 'I_max',
+  unit: 'A',
+  takes: { c: '1', I: 'A', I_r: 'A' },
+  formula: 'max(c * I, I_r)',
+  source: prescription,
+  range: { c: [1, 20], I: notNegative, I_r: notNegative },
+  example: { of: { c: 4, I: 40, I_r: 100 }, gives: 160, from: 'by hand' },
+  of: ({ c, I, I_r }) => Math.max(c * I, I_r),
 });
 
 export const overloadDial = law({
@@ -25,7 +38,7 @@ export const overloadDial = law({
   takes: { c: '1', I_n: 'A' },
   formula: 'c * I_n',
   source: definition('Overload relay', 'set to the current of the conductor it sits in; 1/√3 inside a delta'),
-  range: { c: [0.5, 1], I_n: notNegative },
+  range: { c: [0.3, 1], I_n: notNegative },
   example: { of: { c: 0.57735, I_n: 50 }, gives: 28.867, from: 'by hand' },
   of: ({ c, I_n }) => c * I_n,
 });

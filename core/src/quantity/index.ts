@@ -4,3 +4,4 @@ export * from './write';
 export * from './groups';
 export * from './typed';
 export * from './interpolate';
+export * from './wire';

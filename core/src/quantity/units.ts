@@ -286,6 +286,7 @@ const plainUnits = {
   'h/a': 'h a year',
   '1/h': 'an hour',
   J: 'J',
+  'A2.s': 'A²·s',
   'kVA/hp': 'kVA/hp',
   'kg/kWh': 'kg/kWh',
   '1/kWh': 'per kWh',

@@ -2,6 +2,7 @@ import { practiceUnits } from '../../contract';
 import { q } from '../../quantity';
 import type { Practice } from '../practice';
 import { drives } from './drives';
+import { cables } from './cables';
 import { guard } from './guard';
 import { motors } from './motors';
 
@@ -20,5 +21,6 @@ export const northAmerica: Practice = {
   frequency: q(60, 'Hz'),
   ...motors,
   ...guard,
+  ...cables,
   ...drives,
 };

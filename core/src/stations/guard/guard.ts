@@ -3,6 +3,10 @@ import { prescribed, type Given } from '../../law';
 import { conductorCurrent, overloadDial, overloadTrip } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
 import { numberOf, type Subject, type Walk } from '../../needs';
+import { tellCable } from './cable';
+import { tellDevices } from './devices';
+import { tellFault } from './fault';
+import { tellFeeder } from './feeder';
 
 /** Overload dial and trip from plate current, table current, and the least ampacity of the conductors. */
 export function tellGuard(walk: Walk, subject: Subject): void {
@@ -80,16 +84,44 @@ export function tellGuard(walk: Walk, subject: Subject): void {
           'permits about 150 %. The higher maximum is only for a motor that cannot otherwise start.',
     { figures: ['guard.overloadDial', 'guard.overloadTrip'], source: rule.source },
   );
-  w.finding(
-    'guard.no-coordination',
-    'note',
-    'Coordination (type 1 or 2) is never inferred from ratings: take a combination tested ' +
-      'together at this voltage, and ask for the available fault current first.',
-    {
-      fields: ['supply.source'],
-      figures: w.figures.has('start.faultCurrent') ? ['start.faultCurrent'] : [],
-    },
-  );
+  const needed = numberOf(w, 'guard.conductorCurrent');
+  const circuit = needed === undefined ? undefined : tellCable(walk, subject, needed, current);
+  tellDevices(walk, subject, circuit);
+  tellFault(walk, circuit);
+  tellFeeder(walk, subject);
+  tellCoordination(walk, subject);
+}
+
+function tellCoordination({ input, w }: Walk, subject: Subject): void {
+  const asked = input.guard?.coordination;
+  const figures = w.figures.has('guard.availableFault') ? (['guard.availableFault'] as const) : [];
+  if (asked === 'none')
+    w.finding(
+      'guard.no-coordination',
+      'stop',
+      'Nothing coordinated is never permitted: after a fault contactor and relay may burn, weld or fail to open. Ask ' +
+        'for type 1 at least, type 2 where it must be back at once.',
+      { fields: ['guard.coordination'], figures },
+    );
+  else
+    w.finding(
+      'guard.no-coordination',
+      'note',
+      asked === 'total'
+        ? 'Total coordination is named for emergency duty: whoever answers for that duty decides it, not this sheet.'
+        : 'Coordination (type 1 or 2) is never inferred from ratings: take a combination tested ' +
+            'together at this voltage, and ask for the available fault current first.',
+      { fields: ['supply.source'], figures },
+    );
+  if (subject.method === 'drive')
+    w.finding(
+      'guard.drive-device',
+      'note',
+      'On a drive its maker names the device before it, and its input current sizes the conductors there ' +
+        '(125 % of the rated input current in North America): ask for both. What stands here is the motor’s ' +
+        'side and a bypass.',
+      { fields: ['method'] },
+    );
 }
 
 export function guardKey({ w }: Walk): string {

@@ -1,0 +1,175 @@
+import { definition, type Prescribed, type Source } from '../contract';
+import { law, notNegative, positive, share } from '../law';
+
+/** A conductor that can be bought: its trade name and its area in mm². */
+export interface ConductorSize {
+  readonly name: string;
+  readonly area: number;
+}
+
+/** One size as the tables of a practice see it, laid as the case says. */
+export interface LaidSize extends ConductorSize {
+  /** A, before corrections. */
+  readonly base: number;
+  /** A, what terminals of this temperature permit, where the code asks. */
+  readonly terminals?: number;
+  /** Ω per metre of one conductor in service. */
+  readonly resistance: number;
+  readonly reactance: number;
+  /** Whether as many as are wished may run in parallel. */
+  readonly parallel: boolean;
+  /** in², of one insulated conductor. */
+  readonly insulated?: number;
+}
+
+/** What was taken because its field was left out. */
+export interface TakenAs {
+  readonly path: string;
+  readonly value: string | number;
+  readonly why: string;
+}
+
+/** A cable of the case as the tables of its practice see it. */
+export interface Laid {
+  readonly sizes: readonly LaidSize[];
+  readonly source: Source;
+  readonly impedanceSource: Source;
+  readonly ambientFactor: Prescribed<number>;
+  readonly groupFactor: Prescribed<number>;
+  /** A·s^½/mm² of a short circuit that heats the conductor alone. */
+  readonly k: Prescribed<number>;
+  readonly taken: readonly TakenAs[];
+  /** Where the terminals decide: their temperature, °C, and who says so. */
+  readonly terminals?: Prescribed<number>;
+  /** Said of the cable beside its figures. */
+  readonly remark?: string;
+}
+
+/** Nothing of the practice's tables holds there. */
+export interface NotLaid {
+  readonly because: string;
+  readonly path: string;
+}
+
+/** What the case says of the cable, and what of the motor matters to it. */
+export interface CableAsked {
+  readonly material?: 'copper' | 'aluminium';
+  readonly rating?: number;
+  readonly terminals?: number;
+  readonly conductors?: number;
+  readonly raceway?: 'conduit-steel' | 'conduit-pvc' | 'tray' | 'free-air' | 'buried';
+  readonly insulation?: 'pvc' | 'xlpe';
+  readonly method?: 'A1' | 'A2' | 'B1' | 'B2' | 'C' | 'D1' | 'D2' | 'E' | 'F';
+  readonly circuits?: number;
+  readonly arrangement?: 'bunched' | 'single-layer' | 'spaced';
+  readonly wire?: string;
+  /** °C around the cable. */
+  readonly ambient?: number;
+  /** A of the circuit, by which the usual terminals go. */
+  readonly current: number;
+  /** The motor's design letter, where one is stamped. */
+  readonly design?: string;
+}
+
+/** The conductors of a circuit: a size, how many of it side by side, and what it carries as laid. */
+export interface Conductors {
+  readonly size: LaidSize;
+  readonly count: number;
+  readonly ampacity: number;
+}
+
+const most = 6;
+
+export const ampacityOf = ({ ambientFactor, groupFactor }: Laid, size: LaidSize, count: number): number => {
+  const asLaid = count * size.base * ambientFactor.value * groupFactor.value;
+  return size.terminals === undefined ? asLaid : Math.min(asLaid, count * size.terminals);
+};
+
+/**
+ * The least conductors that carry a current: one of each size first, then two side by side and more, where the size
+ * permits it. With a number given only so many. Undefined where nothing in the tables does.
+ */
+export function leastConductors(laid: Laid, needed: number, parallel?: number): Conductors | undefined {
+  for (let count = parallel ?? 1; count <= (parallel ?? most); count++)
+    for (const size of laid.sizes) {
+      if (count > 1 && !size.parallel) continue;
+      const ampacity = ampacityOf(laid, size, count);
+      if (ampacity >= needed * 0.9999) return { size, count, ampacity };
+    }
+  return undefined;
+}
+
+/** The size of the tables that was typed: the same area within 3 %, else the next one below it. */
+export const typedSize = (laid: Laid, area: number): LaidSize | undefined =>
+  laid.sizes.findLast((s) => s.area <= area * 1.03);
+
+export const ampacityAsLaid = law({
+  name: 'What the conductors carry as laid',
+  symbol: 'I_z',
+  unit: 'A',
+  takes: { n: '1', I_0: 'A', f_a: '1', f_g: '1' },
+  formula: 'n * I_0 * f_a * f_g',
+  source: definition(
+    'Ampacity',
+    'the table’s × the factors for ambient and for others beside it × conductors in parallel',
+  ),
+  range: { n: [1, 12], I_0: notNegative, f_a: [0, 2], f_g: share },
+  example: { of: { n: 1, I_0: 57, f_a: 0.87, f_g: 0.7 }, gives: 34.713, from: 'by hand' },
+  of: ({ n, I_0, f_a, f_g }) => n * I_0 * f_a * f_g,
+});
+
+export const ampacityAtTerminals = law({
+  name: 'What the conductors carry as laid, and their terminals permit',
+  symbol: 'I_z',
+  unit: 'A',
+  takes: { n: '1', I_0: 'A', f_a: '1', f_g: '1', I_t: 'A' },
+  formula: 'min(n * I_0 * f_a * f_g, n * I_t)',
+  source: definition('Ampacity', 'the corrected ampacity, and no more than the terminals’ own column'),
+  range: { n: [1, 12], I_0: notNegative, f_a: [0, 2], f_g: share, I_t: notNegative },
+  example: { of: { n: 1, I_0: 55, f_a: 1, f_g: 1, I_t: 50 }, gives: 50, from: 'by hand' },
+  of: ({ n, I_0, f_a, f_g, I_t }) => Math.min(n * I_0 * f_a * f_g, n * I_t),
+});
+
+export const voltageDrop = law({
+  name: 'Voltage drop of the cable, as a share of the line voltage',
+  symbol: 'd_U',
+  unit: '1',
+  takes: { I: 'A', R: 'ohm', X: 'ohm', c: '1', U: 'V' },
+  formula: 'sqrt(3) * I * (R * c + X * sqrt(1 - c^2)) / U',
+  source: definition('Three-phase line', 'the drop in phase with the voltage; enough for short lines'),
+  range: { I: notNegative, R: notNegative, X: notNegative, c: share, U: positive },
+  example: {
+    of: { I: 40, R: 0.1406, X: 0.008, c: 0.85, U: 400 },
+    gives: 0.0214297,
+    from: 'by hand: 100 m of 16 mm² copper, 0.0225·100/16 and 0.08 mΩ/m',
+  },
+  of: ({ I, R, X, c, U }) => (Math.sqrt(3) * I * (R * c + X * Math.sqrt(1 - c * c))) / U,
+});
+
+export const faultAtEnd = law({
+  name: 'Fault current at the end of the cable',
+  symbol: 'I_k',
+  unit: 'A',
+  takes: { U: 'V', Z_s: 'ohm', R: 'ohm', X: 'ohm' },
+  formula: 'U / (sqrt(3) * sqrt(R^2 + (Z_s + X)^2))',
+  source: definition('Three-phase fault', 'source and cable in series; the source taken as a reactance'),
+  range: { U: positive, Z_s: notNegative, R: notNegative, X: notNegative },
+  example: {
+    of: { U: 480, Z_s: 0.02304, R: 0.02, X: 0.005 },
+    gives: 8046.3,
+    from: 'by hand: 277.13 V over √(0.02² + 0.02804²) = 0.034442 Ω',
+  },
+  of: ({ U, Z_s, R, X }) => U / (Math.sqrt(3) * Math.hypot(R, Z_s + X)),
+});
+
+export const cableWithstand = law({
+  name: 'Let-through the cable withstands',
+  symbol: 'k²S²',
+  unit: 'A2.s',
+  takes: { k: '1', S: 'mm2' },
+  formula: 'k^2 * S^2',
+  source: definition('Adiabatic heating', 'all of it stays in the conductor: up to some five seconds'),
+  range: { k: [20, 300], S: positive },
+  example: { of: { k: 115, S: 10 }, gives: 1322500, from: 'by hand' },
+  of: ({ k, S }) => k * k * S * S,
+});

@@ -1,0 +1,123 @@
+import { commonPractice, remembered } from '../../contract';
+import type { CableAsked, Laid, NotLaid, TakenAs } from '../cables';
+import type { Practice } from '../practice';
+import { atBand, cell } from '../table';
+import * as t from './tables/conductors';
+
+/** Ratings of circuit-breakers by the preferred series of IEC 60059. */
+const breakers = [
+  1, 1.6, 2.5, 4, 6, 10, 16, 20, 25, 32, 40, 50, 63, 80, 100, 125, 160, 200, 250, 315, 400, 500, 630, 800, 1000, 1250,
+  1600,
+] as const; // prettier-ignore
+
+/** Cables and devices by IEC 60364 and IEC 60947. */
+export const cables = {
+  cable(asked: CableAsked): Laid | NotLaid {
+    const taken: TakenAs[] = [];
+    const or = <T extends string | number>(given: T | undefined, path: string, usual: T, why: string): T => {
+      if (given !== undefined) return given;
+      taken.push({ path: `guard.cable.${path}`, value: usual, why });
+      return usual;
+    };
+    const material = or(asked.material, 'material', 'copper', 'copper');
+    const insulation = or(asked.insulation, 'insulation', 'pvc', 'PVC');
+    const method = or(asked.method, 'method', 'C', 'method C, clipped to a wall');
+    const buried = method === 'D1' || method === 'D2';
+    const ambient = or(asked.ambient, 'ambient', buried ? 20 : 30, buried ? '20 °C in the ground' : '30 °C in air');
+    const circuits = or(asked.circuits, 'circuits', 1, 'one circuit');
+    const table = t.capacities[material][insulation];
+    const factors = buried ? t.groundFactors : t.airFactors;
+    const ambientFactor = atBand(factors, Math.max(10, ambient), insulation);
+    if (ambientFactor === undefined)
+      return { because: `The tables end below ${ambient} °C for this insulation.`, path: 'guard.cable.ambient' };
+    const arrangement = asked.arrangement ?? 'bunched';
+    const tray = method === 'E' || method === 'F';
+    const beside = arrangement === 'bunched' ? 'bunched' : arrangement === 'spaced' ? 'spaced' : tray ? 'tray' : 'wall';
+    const group =
+      method === 'D1' || method === 'D2'
+        ? atBand(t.groundGroups, circuits, method)
+        : atBand(t.groupFactors, circuits, beside);
+    if (group === undefined)
+      return {
+        because: `The tables know no ${circuits} circuits laid so: say how else, or have it worked out.`,
+        path: 'guard.cable.circuits',
+      };
+    const pvc = t.capacities[material].pvc;
+    return {
+      sizes: table.rows.flatMap((row) => {
+        const base = cell(table, row, method);
+        if (base === undefined) return [];
+        const area = row[0];
+        const resistance = t.resistivity[material] / area;
+        return [{ name: `${area} mm²`, area, base, resistance, reactance: t.reactance, parallel: area >= 50 }];
+      }),
+      taken,
+      source: table.source,
+      impedanceSource: t.dropSource,
+      ambientFactor: { value: ambientFactor, source: factors.source },
+      groupFactor: { value: group, source: buried ? t.groundGroups.source : t.groupFactors.source },
+      k: { value: t.shortCircuitK[material][insulation], source: t.shortCircuitSource },
+      ...(insulation === 'xlpe' && {
+        remark:
+          'At what its table says this cable runs at 90 °C: terminals made for 70 °C take no more than ' +
+          'its size in PVC ' +
+          `carries (16 mm²: ${
+            cell(
+              pvc,
+              pvc.rows.find((r) => r[0] === 16),
+              method,
+            ) ?? 0
+          } A). Ask what they are made for.`,
+      }),
+    };
+  },
+
+  earthConductor(_device, phase) {
+    const size = (area: number) => ({ name: `${area} mm²`, area });
+    const areas = t.capacities.copper.pvc.rows.map((r) => r[0]);
+    const half = areas.find((a) => a >= phase.area / 2) ?? phase.area;
+    const area = phase.area <= 16 ? phase.area : phase.area <= 35 ? 16 : half;
+    return { value: size(area), source: t.earthSource };
+  },
+
+  deviceRatings: {
+    value: breakers,
+    source: remembered('standard', 'IEC 60059', '1999', 'standard current ratings'),
+  },
+
+  devices: () => [
+    {
+      kind: 'breaker',
+      share: 1,
+      most: 1,
+      setting: false,
+      source: remembered('standard', 'IEC 60364-4-43', '2008', '433.1: I_B ≤ I_n'),
+      exceptions: remembered('standard', 'IEC 60364-4-43', '2008', '433.1: I_n ≤ I_z'),
+    },
+    {
+      kind: 'motor-breaker',
+      share: 13,
+      most: 13,
+      setting: true,
+      source: commonPractice(
+        'Magnetic release of a motor circuit-breaker at 13 × its current: rides through the crest',
+      ),
+      exceptions: commonPractice('Magnetic release of a motor circuit-breaker'),
+    },
+  ],
+
+  usualDevice: 'motor-breaker',
+
+  contactorRatings: {
+    value: [9, 12, 18, 25, 32, 40, 50, 65, 80, 95, 115, 150, 185, 225, 265, 330, 400, 500, 630, 800],
+    source: commonPractice('AC-3 ratings at 400 V as contactors are made (IEC 60947-4-1)'),
+  },
+
+  starterSize: () => undefined,
+
+  feeder(motors, other) {
+    const sum = motors.reduce((all, m) => all + m.current, 0) + other;
+    const source = commonPractice('All motors running at plate current at once; diversity is the engineer’s');
+    return { current: sum, device: breakers.find((r) => r >= sum * 0.9999), source, deviceSource: source };
+  },
+} satisfies Partial<Practice> & ThisType<Practice>;

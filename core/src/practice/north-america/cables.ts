@@ -1,0 +1,167 @@
+import { remembered, type Source } from '../../contract';
+import type { CableAsked, Laid, LaidSize, NotLaid, TakenAs } from '../cables';
+import type { Practice } from '../practice';
+import { atBand, cell } from '../table';
+import * as t from './tables/conductors';
+
+const code = (part: string): Source => remembered('code', 'NFPA 70 (National Electrical Code)', '2023', part);
+const foot = 0.3048;
+
+type Column = '60' | '75' | '90';
+const columnOf = (temperature: number): Column => (temperature >= 90 ? '90' : temperature >= 75 ? '75' : '60');
+
+/** Place in `wireSizes` from which conductors may run in parallel: 1/0. */
+const parallelFrom = t.wireSizes.findIndex(([name]) => name === '1/0 AWG');
+
+const thermoset = (wire: string | undefined): boolean => wire?.startsWith('XHHW') ?? false;
+
+/** A·s^½/mm² by ICEA P-32-382, from the insulation's temperature to 150 °C, or 250 °C of a thermoset at 90 °C. */
+function withstandOf(material: 'copper' | 'aluminium', rating: number, wire: string | undefined): number {
+  const [factor, zero] = material === 'copper' ? [0.0297, 234] : [0.0125, 228];
+  const hot = thermoset(wire) && rating >= 90 ? 250 : 150;
+  // The formula counts circular mils: 1973.5 to a mm².
+  return Math.sqrt(factor * Math.log10((hot + zero) / (rating + zero))) * 1973.5;
+}
+
+/** What terminals permit: as marked, else by the current and the motor's design letter. */
+function terminalsOf(asked: CableAsked, rating: number): { readonly column: Column; readonly source: Source } {
+  if (asked.terminals !== undefined)
+    return { column: columnOf(asked.terminals), source: code('110.14(C)(1), as marked') };
+  if (asked.current > 100) return { column: '75', source: code('110.14(C)(1)(b)') };
+  if (rating >= 75 && ['B', 'C', 'D'].includes(asked.design ?? ''))
+    return { column: '75', source: code('110.14(C)(1)(a)(4), design letters B, C and D') };
+  return { column: '60', source: code('110.14(C)(1)(a)') };
+}
+
+/** Conductors, earth and conduit by the National Electrical Code. */
+export const cables = {
+  cable(asked: CableAsked): Laid | NotLaid {
+    const taken: TakenAs[] = [];
+    const or = <T extends string | number>(given: T | undefined, path: string, usual: T, why: string): T => {
+      if (given !== undefined) return given;
+      taken.push({ path: `guard.cable.${path}`, value: usual, why });
+      return usual;
+    };
+    const material = or(asked.material, 'material', 'copper', 'copper');
+    const rating = or(asked.rating, 'rating', 75, 'insulation of 75 °C');
+    const ambient = or(asked.ambient, 'ambient', 30, '30 °C around the cable');
+    const raceway = or(asked.raceway, 'raceway', 'conduit-steel', 'steel conduit');
+    const free = raceway === 'free-air';
+    const conductors = free ? 3 : or(asked.conductors, 'conductors', 3, 'three in the raceway');
+    const terminals = terminalsOf(asked, rating);
+    if (asked.terminals === undefined)
+      taken.push({
+        path: 'guard.cable.terminals',
+        value: `${terminals.column} degC`,
+        why: `terminals of ${terminals.column} °C`,
+      });
+    const own = columnOf(rating);
+    const ambientFactor = atBand(t.ambientFactors, Math.max(10, ambient), own);
+    if (ambientFactor === undefined)
+      return {
+        because: `No insulation of ${rating} °C carries current at ${ambient} °C by the code’s table.`,
+        path: 'guard.cable.ambient',
+      };
+    const table = (free ? t.inFreeAir : t.inRaceway)[material];
+    const steel = raceway === 'conduit-steel';
+    const sizes = table.rows.flatMap((row): LaidSize[] => {
+      const place = row[0];
+      const [name, area] = t.wireSizes[place] ?? ['', 0];
+      // Sizes between the rows of Table 9 take the larger impedance of their neighbours.
+      const z = t.wireImpedance.rows.findLast((r) => r[0] <= place);
+      const base = cell(table, row, own);
+      const r = cell(t.wireImpedance, z, `${material} ${steel ? 'steel' : 'pvc'}`);
+      const x = cell(t.wireImpedance, z, `reactance ${steel ? 'steel' : 'pvc'}`);
+      if (base === undefined || r === undefined || x === undefined) return [];
+      const insulated = atBand(t.wireAreas, place, thermoset(asked.wire) ? 'XHHW' : 'THHN');
+      return [
+        {
+          ...{ name, area, base, parallel: place >= parallelFrom },
+          ...{ resistance: r / 1000 / foot, reactance: x / 1000 / foot },
+          terminals: cell(
+            t.inRaceway[material],
+            t.inRaceway[material].rows.find((s) => s[0] === place),
+            terminals.column,
+          ),
+          ...(insulated !== undefined && { insulated }),
+        },
+      ];
+    });
+    return {
+      sizes,
+      taken,
+      source: table.source,
+      impedanceSource: t.wireImpedance.source,
+      ambientFactor: { value: ambientFactor, source: t.ambientFactors.source },
+      groupFactor: { value: atBand(t.bundlingFactors, conductors, 'factor') ?? 0.35, source: t.bundlingFactors.source },
+      k: {
+        value: withstandOf(material, rating, asked.wire),
+        source: remembered('standard', 'ICEA P-32-382', '2018', 'short-circuit heating of conductors'),
+      },
+      terminals: { value: Number(terminals.column), source: terminals.source },
+      ...(raceway === 'tray' && {
+        remark:
+          'In a tray: taken as one multi-conductor cable (392.80(A)(1)); single conductors there have ' +
+          'their own shares.',
+      }),
+    };
+  },
+
+  earthConductor(device, phase, material) {
+    const place = atBand(t.earthSizes, device, material) ?? t.wireSizes.length - 1;
+    const [name, area] = t.wireSizes[place] ?? ['', 0];
+    const source = code('Table 250.122, 250.122(D)(1)');
+    return { value: area > phase.area ? phase : { name, area }, source };
+  },
+
+  deviceRatings: { value: t.deviceRatings, source: t.deviceRatingsSource },
+
+  devices(current, { efficientB }) {
+    const { source, exceptions } = t.deviceShares;
+    return (['inverse-time-breaker', 'dual-element-fuse', 'single-element-fuse', 'instantaneous-breaker'] as const).map(
+      (kind) => {
+        const setting = kind === 'instantaneous-breaker';
+        const of = t.deviceShares[setting && efficientB ? 'instantaneousEfficient' : kind];
+        return { kind, share: of.usual, most: current > 100 ? of.mostAbove100 : of.most, setting, source, exceptions };
+      },
+    );
+  },
+
+  usualDevice: 'inverse-time-breaker',
+  disconnectFactor: { value: 1.15, source: code('430.110(A)') },
+
+  contactorRatings: {
+    value: [9, 18, 27, 45, 90, 135, 270, 540, 810],
+    source: remembered('standard', 'NEMA ICS 2', '2000', 'continuous ratings of sizes 00 to 7'),
+  },
+
+  starterSize(power, voltage) {
+    const column = voltage < 215 ? '200' : voltage < 300 ? '230' : '460';
+    const row = t.starterSizes.rows.find((r) => (cell(t.starterSizes, r, column) ?? 0) >= (power / 745.7) * 0.99);
+    return row && { value: row[0], source: t.starterSizes.source };
+  },
+
+  conduit(wires, kind) {
+    const area = wires.reduce((sum, w) => sum + w.area * w.count, 0);
+    const fits = t.conduitAreas.rows.find((r) => (cell(t.conduitAreas, r, kind) ?? 0) >= area);
+    const row = fits ?? t.conduitAreas.rows.at(-1);
+    const size = t.conduitSizes[row?.[0] ?? 0] ?? '';
+    const share = area / (cell(t.conduitAreas, row, kind) ?? NaN);
+    return { value: { size, share, holds: fits !== undefined }, source: t.conduitAreas.source };
+  },
+
+  feeder(motors, other) {
+    const sum = motors.reduce((all, m) => all + m.current, 0) + other;
+    const largest = Math.max(0, ...motors.map((m) => m.current));
+    // The largest device counts with the other motors' currents; of equal ones the first.
+    const first = motors.toSorted((a, b) => (b.device ?? 0) - (a.device ?? 0))[0];
+    const known = motors.every((m) => m.device !== undefined) && first?.device !== undefined;
+    const most = known ? first.device + sum - first.current : undefined;
+    return {
+      current: sum + 0.25 * largest,
+      device: most === undefined ? undefined : t.deviceRatings.findLast((r) => r <= most * 1.0001),
+      source: code('430.24'),
+      deviceSource: code('430.62(A)'),
+    };
+  },
+} satisfies Partial<Practice> & ThisType<Practice>;

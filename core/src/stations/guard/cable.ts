@@ -1,0 +1,225 @@
+import { commonPractice, definition, type FigureId } from '../../contract';
+import { field, prescribed, type Given } from '../../law';
+import { numberOf, type Subject, type Walk } from '../../needs';
+import {
+  ampacityAsLaid,
+  ampacityAtTerminals,
+  cableWithstand,
+  leastConductors,
+  typedSize,
+  voltageDrop,
+  type CableAsked,
+  type Conductors,
+  type Laid,
+} from '../../practice';
+import { q, writeQuantity } from '../../quantity';
+
+/** The case's conductors as they lie, and what of them was taken. */
+export interface Circuit {
+  readonly laid: Laid;
+  readonly conductors: Conductors;
+  /** Impedance of the motor's cable, Ω; absent where its length is not known. */
+  readonly impedance?: { readonly resistance: Given<'ohm'>; readonly reactance: Given<'ohm'> };
+}
+
+const degrees = { '60 degC': 60, '75 degC': 75, '90 degC': 90 } as const;
+
+/** What the tables need to know of a case's cable for a motor. */
+export function cableAsked({ input }: Pick<Walk, 'input'>, subject: Subject, current: number): CableAsked {
+  const { rating, terminals, ambient, ...asked } = input.guard?.cable ?? {};
+  const design = subject.motor?.designLetter ?? input.plate?.designLetter;
+  return {
+    ...asked,
+    ...(rating && { rating: degrees[rating] }),
+    ...(terminals && { terminals: degrees[terminals] }),
+    ...(ambient && { ambient: ambient.value }),
+    ...(design !== undefined && { design }),
+    current,
+  };
+}
+
+/** Conductors as laid: factors, the least size that does or the one that is there, its ampacity and drop. */
+export function tellCable(walk: Walk, subject: Subject, needed: number, current: number): Circuit | undefined {
+  const { input, practice, w } = walk;
+  const given = input.guard?.cable;
+  const laid = practice.cable(cableAsked(walk, subject, needed));
+  if ('because' in laid) {
+    w.finding('guard.cable-beyond', 'caution', laid.because, { fields: [laid.path] });
+    return undefined;
+  }
+  const { ambientFactor, groupFactor, source } = laid;
+  const why = (path: string): string | undefined => laid.taken.find((t) => t.path === path)?.why;
+  const taken = (path: string): { readonly field: string; readonly assumed?: string } => {
+    const said = why(path);
+    return said === undefined ? { field: path } : { field: path, assumed: `not given: ${said}` };
+  };
+  w.stated('guard.ambientFactor', '1', q(ambientFactor.value, '1'), ambientFactor.source, {
+    ...taken('guard.cable.ambient'),
+    symbol: 'f_a',
+  });
+  const beside = practice.id === 'iec' ? 'guard.cable.circuits' : 'guard.cable.conductors';
+  w.stated('guard.groupFactor', '1', q(groupFactor.value, '1'), groupFactor.source, {
+    ...taken(beside),
+    symbol: 'f_g',
+  });
+  tellAmbient(walk);
+  if (laid.remark) w.finding('guard.cable-remark', 'note', laid.remark, { fields: ['guard.cable'], source });
+
+  const least = leastConductors(laid, needed, given?.parallel);
+  const typed = given?.area && typedSize(laid, given.area.area);
+  const conductors = typed ? carried(laid, typed, given?.parallel ?? 1) : least;
+  if (!conductors) {
+    w.finding(
+      'guard.cable-beyond',
+      'caution',
+      `No conductors of the tables carry ${writeQuantity(needed, 'A')} as laid here` +
+        `${given?.parallel === undefined ? ', not six side by side either' : ''}: lay them otherwise.`,
+      { fields: ['guard.cable'], figures: ['guard.conductorCurrent'], source },
+    );
+    return undefined;
+  }
+  const { size, count } = conductors;
+  const name = count === 1 ? size.name : `${count} × ${size.name}`;
+  w.stated('guard.conductorArea', 'mm2', q(size.area, 'mm2'), source, {
+    text: name,
+    symbol: 'S',
+    ...(typed ? { field: 'guard.cable.area' } : {}),
+  });
+  const figures = {
+    n: field('guard.cable.parallel', q(count, '1'), `${count}`),
+    I_0: { ...prescribed(q(size.base, 'A'), source), text: `${writeQuantity(size.base, 'A')} for ${size.name}` },
+    f_a: 'guard.ambientFactor',
+    f_g: 'guard.groupFactor',
+  } as const;
+  const assumptions = laid.taken.map(({ path, value, why: said }) => ({
+    field: path,
+    value,
+    why: `not given: ${said}`,
+  }));
+  if (size.terminals === undefined || !laid.terminals)
+    w.figure('guard.ampacity', ampacityAsLaid, figures, { source, assumed: assumptions });
+  else {
+    const I_t = prescribed(q(size.terminals, 'A'), laid.terminals.source);
+    w.figure('guard.ampacity', ampacityAtTerminals, { ...figures, I_t }, { source, assumed: assumptions });
+    const free = leastConductors(
+      { ...laid, sizes: laid.sizes.map(({ terminals: _, ...s }) => ({ ...s })) },
+      needed,
+      given?.parallel,
+    );
+    if (free && least && free.size.area * free.count < least.size.area * least.count)
+      w.finding(
+        'guard.terminals',
+        'note',
+        `Terminals of ${laid.terminals.value} °C decide: insulation alone would do with ${free.size.name}. ` +
+          'Where they are marked for more, say so.',
+        { fields: ['guard.cable.terminals'], source: laid.terminals.source },
+      );
+  }
+  if (typed && conductors.ampacity < needed * 0.9999)
+    w.finding(
+      'guard.conductor-small',
+      'stop',
+      `${name} carries ${writeQuantity(conductors.ampacity, 'A')} as laid, ${writeQuantity(needed, 'A')} is asked` +
+        (least ? `: ${least.count === 1 ? '' : `${least.count} × `}${least.size.name} does.` : '.'),
+      { fields: ['guard.cable.area'], figures: ['guard.ampacity', 'guard.conductorCurrent'], source },
+    );
+  if (count > 1 && !size.parallel)
+    w.finding('guard.parallel-small', 'caution', `${size.name} is too small to be laid in parallel.`, {
+      fields: ['guard.cable.parallel', 'guard.cable.area'],
+      source,
+    });
+  w.figure('guard.cableWithstand', cableWithstand, {
+    k: prescribed(q(laid.k.value, '1'), laid.k.source),
+    S: 'guard.conductorArea',
+  });
+  return { laid, conductors, ...tellDrop(walk, subject, laid, conductors, current) };
+}
+
+const carried = (laid: Laid, size: Conductors['size'], count: number): Conductors => {
+  const asLaid = count * size.base * laid.ambientFactor.value * laid.groupFactor.value;
+  return { size, count, ampacity: Math.min(asLaid, count * (size.terminals ?? Infinity)) };
+};
+
+/** A cable is taken at 30 °C; where the motor stands hotter somebody should say what its cable has around it. */
+function tellAmbient({ input, w }: Walk): void {
+  const around = input.place?.ambient;
+  if (input.guard?.cable?.ambient !== undefined || around === undefined || around.value <= 30) return;
+  w.finding(
+    'guard.cable-ambient',
+    'note',
+    `The cable is taken at 30 °C; the motor stands in ${around.text}. Give what it has around it on its way.`,
+    { fields: ['guard.cable.ambient', 'place.ambient'], figures: ['guard.ambientFactor'] },
+  );
+}
+
+const fromPlate = definition('Power factor', 'rated power ÷ (√3 × voltage × current × efficiency)');
+
+const startPowerFactor = prescribed(
+  q(0.3, '1'),
+  commonPractice('Power factor of a cage motor at standstill, 0.2 to 0.4'),
+);
+
+/** Of 5 % in all from the bus, 3 % are the branch circuit's (common practice; NFPA 70, 210.19 informational note). */
+const usualDrop = 0.03;
+
+function tellDrop(
+  { input, w }: Walk,
+  subject: Subject,
+  { impedanceSource, sizes }: Laid,
+  { size, count }: Conductors,
+  current: number,
+): Pick<Circuit, 'impedance'> {
+  const length = input.place?.cable?.length;
+  const voltage = input.supply?.voltage;
+  if (!length || length.value <= 0) {
+    w.want('place.cable.length');
+    return {};
+  }
+  const along = (perMetre: number): Given<'ohm'> => ({
+    ...prescribed(q((perMetre * length.value) / count, 'ohm'), impedanceSource),
+    text: `${writeQuantity((perMetre * length.value) / count, 'ohm')} of ${length.text}`,
+  });
+  const impedance = { resistance: along(size.resistance), reactance: along(size.reactance) };
+  const power = numberOf(w, subject.power);
+  const rated = numberOf(w, subject.voltage);
+  if (!voltage || power === undefined || rated === undefined) return { impedance };
+  const U = field('supply.voltage', voltage.value, voltage.text);
+  const efficiency = subject.efficiency.value ?? 0.9;
+  const cosine = Math.min(0.98, power / (Math.sqrt(3) * rated * current * efficiency));
+  const drop = (perMetre: typeof size, n: number): number => {
+    const R = q((perMetre.resistance * length.value) / n, 'ohm');
+    const X = q((perMetre.reactance * length.value) / n, 'ohm');
+    return voltageDrop.of({ I: q(current, 'A'), R, X, c: q(cosine, '1'), U: voltage.value });
+  };
+  w.figure(
+    'guard.voltageDrop',
+    voltageDrop,
+    {
+      ...{ I: subject.current, R: impedance.resistance, X: impedance.reactance, U },
+      c: { ...prescribed(q(cosine, '1'), fromPlate), text: cosine.toFixed(2) },
+    },
+    { source: impedanceSource },
+  );
+  const limit = input.guard?.maxDrop ?? usualDrop;
+  const share = w.figures.get('guard.voltageDrop')?.value ?? 0;
+  if (share > limit * 1.0001) {
+    const enough = sizes.find((s) => s.area > size.area && drop(s, count) <= limit);
+    w.finding(
+      'guard.drop',
+      'caution',
+      `${(100 * share).toFixed(1)} % of the voltage is lost on ${length.text} of ${size.name}, ` +
+        `${(100 * limit).toFixed(1)} % is wished` +
+        (enough ? `: ${enough.name} does.` : ': no size of the tables does.'),
+      { fields: ['place.cable.length', 'guard.maxDrop'], figures: ['guard.voltageDrop'], source: impedanceSource },
+    );
+  }
+  const peak: FigureId | undefined = subject.method === null ? undefined : `start.${subject.method}.peakCurrent`;
+  const started = peak && w.figures.has(peak) ? peak : subject.lockedRotorCurrent;
+  w.figure(
+    'guard.startVoltageDrop',
+    voltageDrop,
+    { I: started, R: impedance.resistance, X: impedance.reactance, c: startPowerFactor, U },
+    { source: impedanceSource, estimate: true },
+  );
+  return { impedance };
+}

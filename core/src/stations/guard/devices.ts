@@ -1,0 +1,159 @@
+import type { FigureId, ProtectiveDevice } from '../../contract';
+import { prescribed } from '../../law';
+import { numberOf, type Subject, type Walk } from '../../needs';
+import { conductorCurrent, deviceCeiling, overloadDial, type DeviceRule } from '../../practice';
+import { q, writeQuantity } from '../../quantity';
+import type { Circuit } from './cable';
+
+const ratingOf: Partial<Record<ProtectiveDevice, FigureId & `guard.${string}`>> = {
+  'inverse-time-breaker': 'guard.breakerRating',
+  breaker: 'guard.breakerRating',
+  'dual-element-fuse': 'guard.fuseRatingDual',
+  'single-element-fuse': 'guard.fuseRatingSingle',
+};
+
+/** Short-circuit device, disconnect, contactor, starter size, earth conductor and conduit of the circuit. */
+export function tellDevices(walk: Walk, subject: Subject, circuit: Circuit | undefined): void {
+  const { input, practice, w } = walk;
+  const counted = w.figures.get('guard.tableCurrent') ? 'guard.tableCurrent' : subject.current;
+  const current = numberOf(w, counted) ?? 0;
+  const { value: ratings } = practice.deviceRatings;
+  const next = (amperes: number): number | undefined => ratings.find((r) => r >= amperes * 0.9999);
+  const efficientB = isEfficientB(walk, subject);
+  const rules = practice.devices(current, { efficientB });
+  for (const { kind, share, setting, source } of rules) {
+    const id = ratingOf[kind];
+    const rating = setting ? undefined : next(current * share);
+    if (id !== undefined && rating !== undefined)
+      w.stated(id as 'guard.breakerRating', 'A', q(rating, 'A'), source, {
+        text: `${writeQuantity(rating, 'A')} (${Math.round(100 * share)} % of ${writeQuantity(current, 'A')})`,
+        symbol: 'I_n',
+      });
+    if (setting) {
+      w.figure('guard.instantaneousTrip', conductorCurrent, factorOf(share, source, counted), { source });
+    }
+  }
+  const chosen = input.guard?.device ?? practice.usualDevice;
+  const rule = rules.find((r) => r.kind === chosen);
+  if (!rule)
+    w.finding(
+      'guard.device-elsewhere',
+      'caution',
+      `A device of this kind is not of ${practice.words.name} practice: ${rules.map((r) => words[r.kind]).join(', ')}.`,
+      { fields: ['guard.device'] },
+    );
+  tellCeilings(walk, rules, rule, counted, current);
+  if (practice.disconnectFactor) {
+    const { value, source } = practice.disconnectFactor;
+    w.figure('guard.disconnectCurrent', conductorCurrent, factorOf(value, source, counted), { source });
+  }
+  tellContactors(walk, subject);
+  if (!circuit) return;
+  const device = rule && !rule.setting ? next(current * rule.share) : next(current * (rules[1]?.share ?? 1));
+  const { size, count } = circuit.conductors;
+  const material = input.guard?.cable?.material ?? 'copper';
+  const earth = practice.earthConductor(device ?? current, size, material);
+  w.stated('guard.earthArea', 'mm2', q(earth.value.area, 'mm2'), earth.source, {
+    text: earth.value.name,
+    symbol: 'S_PE',
+  });
+  const raceway = input.guard?.cable?.raceway ?? 'conduit-steel';
+  if (!practice.conduit || !raceway.startsWith('conduit') || size.insulated === undefined) return;
+  const earthLaid = circuit.laid.sizes.find((s) => s.name === earth.value.name) ?? size;
+  const kind = input.guard?.cable?.conduit ?? (raceway === 'conduit-pvc' ? 'pvc' : 'emt');
+  const fill = practice.conduit(
+    [
+      { area: size.insulated, count: 3 },
+      { area: earthLaid.insulated ?? size.insulated, count: 1 },
+    ],
+    kind,
+  );
+  const each = count > 1 ? `, one of ${count}` : '';
+  w.stated('guard.conduitFill', '1', q(fill.value.share, '1'), fill.source, {
+    text: `${Math.round(fill.value.share * 100)} % of what ${fill.value.size} ${kind.toUpperCase()} may hold${each}`,
+    symbol: 'f_c',
+    ...(input.guard?.cable?.conduit === undefined && {
+      field: 'guard.cable.conduit',
+      assumed: `not given: ${kind.toUpperCase()}`,
+    }),
+  });
+  if (!fill.value.holds)
+    w.finding('guard.conduit-full', 'caution', 'No conduit of the tables holds these: lay them in parallel sets.', {
+      fields: ['guard.cable.parallel'],
+      figures: ['guard.conduitFill'],
+      source: fill.source,
+    });
+}
+
+const words: Readonly<Record<ProtectiveDevice, string>> = {
+  'inverse-time-breaker': 'inverse-time breaker',
+  'instantaneous-breaker': 'instantaneous breaker',
+  'dual-element-fuse': 'time-delay fuse',
+  'single-element-fuse': 'non-time-delay fuse',
+  breaker: 'circuit-breaker',
+  'motor-breaker': 'motor circuit-breaker',
+  'fuse-gg': 'fuse gG',
+  'fuse-am': 'fuse aM',
+};
+
+const factorOf = (k: number, source: DeviceRule['source'], I: Parameters<typeof numberOf>[1]) =>
+  ({ k: prescribed(q(k, '1'), source), I }) as never;
+
+/** Design B of an efficient class: what it draws in the first crest made the code raise its magnetic settings. */
+function isEfficientB({ input, practice }: Walk, subject: Subject): boolean {
+  const letter = subject.motor?.designLetter ?? input.plate?.designLetter;
+  const named = subject.motor?.efficiencyClass ?? input.plate?.efficiencyClass;
+  return letter === 'B' && named !== undefined && practice.readEfficiencyClass(named) !== undefined;
+}
+
+function tellCeilings(
+  { practice, w }: Walk,
+  rules: readonly DeviceRule[],
+  rule: DeviceRule | undefined,
+  counted: Subject['current'],
+  current: number,
+): void {
+  const magnetic = rules.find((r) => r.setting);
+  if (magnetic && magnetic.most > magnetic.share)
+    w.figure('guard.instantaneousCeiling', conductorCurrent, factorOf(magnetic.most, magnetic.exceptions, counted), {
+      source: magnetic.exceptions,
+    });
+  if (!rule || rule.setting || rule.most <= rule.share) return;
+  const { value: ratings, source } = practice.deviceRatings;
+  const usual = ratings.find((r) => r >= current * rule.share * 0.9999) ?? 0;
+  w.figure(
+    'guard.deviceCeiling',
+    deviceCeiling,
+    { c: prescribed(q(rule.most, '1'), rule.exceptions), I: counted, I_r: prescribed(q(usual, 'A'), source) },
+    { source: rule.exceptions },
+  );
+}
+
+function tellContactors({ practice, w }: Walk, subject: Subject): void {
+  const power = numberOf(w, subject.power);
+  const voltage = numberOf(w, subject.voltage);
+  const current = numberOf(w, subject.current);
+  if (power === undefined || voltage === undefined || current === undefined) return;
+  const { value: ratings, source } = practice.contactorRatings;
+  const starter = practice.starterSize(power, voltage);
+  if (starter)
+    w.stated('guard.starterSize', '1', q(starter.value, '1'), starter.source, {
+      text: starter.value < 0 ? '00' : `${starter.value}`,
+      symbol: 'size',
+    });
+  const rating = starter ? ratings[starter.value + 1] : ratings.find((r) => r >= current * 0.9999);
+  if (rating !== undefined)
+    w.stated('guard.contactorRating', 'A', q(rating, 'A'), starter?.source ?? source, { symbol: 'I_e' });
+  if (subject.method !== 'star-delta') return;
+  const inside = 1 / Math.sqrt(3);
+  const shares = [
+    ['guard.contactorLine', inside, 'in the line of the winding: 1/√3'],
+    ['guard.contactorDelta', inside, 'closes the delta: 1/√3'],
+    ['guard.contactorStar', 1 / 3, 'makes the star point at a third of the current'],
+  ] as const;
+  for (const [id, share, why] of shares)
+    w.figure(id, overloadDial, {
+      c: { value: q(share, '1'), source, text: `${share.toFixed(2)}: ${why}` },
+      I_n: subject.current,
+    });
+}
