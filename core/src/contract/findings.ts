@@ -130,7 +130,6 @@ export const findingLevels = {
   'guard.parallel-small': ['caution'],
   'guard.terminals': ['note'],
   'guard.drop': ['caution'],
-  'guard.conduit-full': ['caution'],
   'guard.device-elsewhere': ['caution'],
   'guard.feeder-unknown': ['caution'],
   'guard.drive-device': ['note'],

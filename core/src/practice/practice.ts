@@ -34,8 +34,6 @@ export interface ConduitFill {
   readonly size: string;
   /** Of the permitted area. */
   readonly share: number;
-  /** Whether any size holds them. */
-  readonly holds: boolean;
 }
 
 export interface FeederMotor {

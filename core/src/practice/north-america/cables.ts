@@ -147,7 +147,7 @@ export const cables = {
     const row = fits ?? t.conduitAreas.rows.at(-1);
     const size = t.conduitSizes[row?.[0] ?? 0] ?? '';
     const share = area / (cell(t.conduitAreas, row, kind) ?? NaN);
-    return { value: { size, share, holds: fits !== undefined }, source: t.conduitAreas.source };
+    return { value: { size, share }, source: t.conduitAreas.source };
   },
 
   feeder(motors, other) {

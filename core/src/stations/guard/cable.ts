@@ -24,10 +24,16 @@ export interface Circuit {
 
 const degrees = { '60 degC': 60, '75 degC': 75, '90 degC': 90 } as const;
 
+/** The design letter as stamped or sold; undefined where a plate has none, whatever is usual. */
+export function designOf(input: Walk['input'], { kind, motor }: Subject): string | undefined {
+  if (kind === 'choice' || input.motor?.catalogue !== undefined) return motor?.designLetter;
+  return (input.motor?.plate ?? input.plate)?.designLetter;
+}
+
 /** What the tables need to know of a case's cable for a motor. */
 export function cableAsked({ input }: Pick<Walk, 'input'>, subject: Subject, current: number): CableAsked {
   const { rating, terminals, ambient, ...asked } = input.guard?.cable ?? {};
-  const design = subject.motor?.designLetter ?? input.plate?.designLetter;
+  const design = designOf(input, subject);
   return {
     ...asked,
     ...(rating && { rating: degrees[rating] }),

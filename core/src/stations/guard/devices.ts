@@ -3,7 +3,7 @@ import { prescribed } from '../../law';
 import { numberOf, type Subject, type Walk } from '../../needs';
 import { conductorCurrent, deviceCeiling, overloadDial, type DeviceRule } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
-import type { Circuit } from './cable';
+import { designOf, type Circuit } from './cable';
 
 const ratingOf: Partial<Record<ProtectiveDevice, FigureId & `guard.${string}`>> = {
   'inverse-time-breaker': 'guard.breakerRating',
@@ -77,12 +77,6 @@ export function tellDevices(walk: Walk, subject: Subject, circuit: Circuit | und
       assumed: `not given: ${kind.toUpperCase()}`,
     }),
   });
-  if (!fill.value.holds)
-    w.finding('guard.conduit-full', 'caution', 'No conduit of the tables holds these: lay them in parallel sets.', {
-      fields: ['guard.cable.parallel'],
-      figures: ['guard.conduitFill'],
-      source: fill.source,
-    });
 }
 
 const words: Readonly<Record<ProtectiveDevice, string>> = {
@@ -101,7 +95,7 @@ const factorOf = (k: number, source: DeviceRule['source'], I: Parameters<typeof 
 
 /** Design B of an efficient class: what it draws in the first crest made the code raise its magnetic settings. */
 function isEfficientB({ input, practice }: Walk, subject: Subject): boolean {
-  const letter = subject.motor?.designLetter ?? input.plate?.designLetter;
+  const letter = designOf(input, subject);
   const named = subject.motor?.efficiencyClass ?? input.plate?.efficiencyClass;
   return letter === 'B' && named !== undefined && practice.readEfficiencyClass(named) !== undefined;
 }

@@ -1,0 +1,358 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { CaseText, Result } from '@pilgrim/core';
+import { figure, findingIds, solved } from './cases';
+
+type Guard = NonNullable<CaseText['guard']>;
+type Cable = NonNullable<Guard['cable']>;
+
+/** A motor that stays, started direct, with the circuit that is asked. */
+function northAmerican(power: string, volts: string, guard: Guard = {}, over: Partial<CaseText> = {}): Result {
+  const speed = '1765 rpm';
+  const supply = { '200 V': '208 V', '230 V': '240 V', '460 V': '480 V', '575 V': '600 V' }[volts] ?? volts;
+  return solved({
+    format: 'pilgrim.case/1',
+    practice: 'north-america',
+    plate: {
+      power,
+      voltage: volts,
+      current: '40 A',
+      speed,
+      frequency: '60 Hz',
+      serviceFactor: 1.15,
+      designLetter: 'B',
+    },
+    motor: { existing: true },
+    method: 'direct',
+    supply: {
+      voltage: supply,
+      frequency: '60 Hz',
+      source: { kind: 'transformer', rating: '500 kVA', impedance: 0.05 },
+    },
+    load: { machine: 'conveyor', demand: { kind: 'power', power, speed } },
+    guard,
+    ...over,
+  });
+}
+
+function european(current: string, cable: Cable = {}, over: Partial<CaseText> = {}): Result {
+  const speed = '1475 rpm';
+  return solved({
+    format: 'pilgrim.case/1',
+    practice: 'iec',
+    plate: { power: '22 kW', voltage: '400 V', current, speed, frequency: '50 Hz', connection: 'delta' },
+    motor: { existing: true },
+    method: 'direct',
+    supply: { voltage: '400 V', frequency: '50 Hz' },
+    load: { machine: 'conveyor', demand: { kind: 'power', power: '15 kW', speed } },
+    guard: { cable },
+    ...over,
+  });
+}
+
+const at75: Cable = { material: 'copper', rating: '75 degC', terminals: '75 degC' };
+const said = (r: Result, id: string): string | undefined => r.figures[id]?.text;
+const finding = (r: Result, id: string) => r.findings.find((f) => f.id === id);
+
+describe('branch circuits worked from NFPA 70 (2023): 430.250, 430.22, 310.16, 430.52, 250.122', () => {
+  // Columns: rating, volts, table current, conductor, dual-element fuse, inverse-time breaker, single-element fuse, and
+  // the earth conductor of that breaker, never above the circuit's own.
+  it.each([
+    ['1 hp', '460 V', 2.1, '14 AWG', 15, 15, 15, '14 AWG'], ['2 hp', '460 V', 3.4, '14 AWG', 15, 15, 15, '14 AWG'],
+    ['3 hp', '460 V', 4.8, '14 AWG', 15, 15, 15, '14 AWG'], ['5 hp', '460 V', 7.6, '14 AWG', 15, 20, 25, '14 AWG'],
+    ['7.5 hp', '460 V', 11, '14 AWG', 20, 30, 35, '14 AWG'], ['10 hp', '460 V', 14, '14 AWG', 25, 35, 45, '14 AWG'],
+    ['15 hp', '460 V', 21, '10 AWG', 40, 60, 70, '10 AWG'], ['20 hp', '460 V', 27, '10 AWG', 50, 70, 90, '10 AWG'],
+    ['25 hp', '460 V', 34, '8 AWG', 60, 90, 110, '8 AWG'], ['30 hp', '460 V', 40, '8 AWG', 70, 100, 125, '8 AWG'],
+    ['40 hp', '460 V', 52, '6 AWG', 100, 150, 175, '6 AWG'], ['50 hp', '460 V', 65, '4 AWG', 125, 175, 200, '6 AWG'],
+    ['60 hp', '460 V', 77, '3 AWG', 150, 200, 250, '6 AWG'], ['75 hp', '460 V', 96, '1 AWG', 175, 250, 300, '4 AWG'],
+    ['100 hp', '460 V', 124, '2/0 AWG', 225, 350, 400, '3 AWG'],
+    ['125 hp', '460 V', 156, '3/0 AWG', 300, 400, 500, '3 AWG'],
+    ['150 hp', '460 V', 180, '4/0 AWG', 350, 450, 600, '2 AWG'],
+    ['200 hp', '460 V', 240, '350 kcmil', 450, 600, 800, '1 AWG'],
+    ['250 hp', '460 V', 302, '500 kcmil', 600, 800, 1000, '1/0 AWG'],
+    ['300 hp', '460 V', 361, '700 kcmil', 700, 1000, 1200, '2/0 AWG'],
+    ['1 hp', '230 V', 4.2, '14 AWG', 15, 15, 15, '14 AWG'], ['2 hp', '230 V', 6.8, '14 AWG', 15, 20, 25, '14 AWG'],
+    ['3 hp', '230 V', 9.6, '14 AWG', 20, 25, 30, '14 AWG'], ['5 hp', '230 V', 15.2, '14 AWG', 30, 40, 50, '14 AWG'],
+    ['7.5 hp', '230 V', 22, '10 AWG', 40, 60, 70, '10 AWG'], ['10 hp', '230 V', 28, '10 AWG', 50, 70, 90, '10 AWG'],
+    ['15 hp', '230 V', 42, '6 AWG', 80, 110, 150, '6 AWG'], ['20 hp', '230 V', 54, '4 AWG', 100, 150, 175, '6 AWG'],
+    ['25 hp', '230 V', 68, '4 AWG', 125, 175, 225, '6 AWG'], ['30 hp', '230 V', 80, '3 AWG', 150, 200, 250, '6 AWG'],
+    ['40 hp', '230 V', 104, '1 AWG', 200, 300, 350, '4 AWG'],
+    ['50 hp', '230 V', 130, '2/0 AWG', 250, 350, 400, '3 AWG'],
+    ['60 hp', '230 V', 154, '3/0 AWG', 300, 400, 500, '3 AWG'],
+    ['5 hp', '575 V', 6.1, '14 AWG', 15, 20, 20, '14 AWG'], ['10 hp', '575 V', 11, '14 AWG', 20, 30, 35, '14 AWG'],
+    ['20 hp', '575 V', 22, '10 AWG', 40, 60, 70, '10 AWG'], ['50 hp', '575 V', 52, '6 AWG', 100, 150, 175, '6 AWG'],
+    ['100 hp', '575 V', 99, '1 AWG', 175, 250, 300, '4 AWG'],
+    ['200 hp', '575 V', 192, '250 kcmil', 350, 500, 600, '2 AWG'],
+    ['10 hp', '200 V', 32.2, '8 AWG', 60, 90, 100, '8 AWG'], ['25 hp', '200 V', 78.2, '3 AWG', 150, 200, 250, '6 AWG'],
+  ] as const)('%s at %s', (power, volts, table, conductor, dual, breaker, single, earth) => {
+    const r = northAmerican(power, volts, { cable: at75 });
+    expect(figure(r, 'guard.tableCurrent')).toBe(table);
+    expect(figure(r, 'guard.conductorCurrent')).toBeCloseTo(1.25 * table, 6);
+    expect(said(r, 'guard.conductorArea')).toBe(conductor);
+    expect(figure(r, 'guard.fuseRatingDual')).toBe(dual);
+    expect(figure(r, 'guard.breakerRating')).toBe(breaker);
+    expect(figure(r, 'guard.fuseRatingSingle')).toBe(single);
+    expect(said(r, 'guard.earthArea')).toBe(earth);
+    expect(figure(r, 'guard.disconnectCurrent')).toBeCloseTo(1.15 * table, 6);
+  }); // prettier-ignore
+
+  // 30 hp at 460 V asks 50 A, 60 hp 96.25 A, 100 hp 155 A, 300 hp 451.25 A.
+  it.each([
+    ['30 hp', 'at 46 °C .75: 85 × .75', { ...at75, ambient: '46 degC' }, '4 AWG', 63.75],
+    ['30 hp', 'six in the raceway .8: 65 × .8', { ...at75, conductors: 6 }, '6 AWG', 52],
+    ['30 hp', '90 °C insulation at 46 °C .82: 75 × .82, terminals of 75 °C permit 65',
+      { ...at75, rating: '90 degC', ambient: '46 degC' }, '6 AWG', 61.5],
+    ['30 hp', '60 °C terminals: 55', { ...at75, terminals: '60 degC' }, '6 AWG', 55],
+    ['30 hp', 'aluminium: 50', { ...at75, material: 'aluminium' }, '6 AWG', 50],
+    ['100 hp', 'aluminium: 155', { ...at75, material: 'aluminium' }, '3/0 AWG', 155],
+    ['30 hp', 'in free air 70, but the terminals permit 50', { ...at75, raceway: 'free-air' }, '8 AWG', 50],
+    ['60 hp', 'in free air 145, but the terminals permit 100', { ...at75, raceway: 'free-air' }, '3 AWG', 100],
+    ['300 hp', 'two side by side: 2 × 230', { ...at75, parallel: 2 }, '2 × 4/0 AWG', 460],
+  ] as const)('%s, %s', (power, _, cable, conductor, ampacity) => {
+    const r = northAmerican(power, '460 V', { cable });
+    expect(said(r, 'guard.conductorArea')).toBe(conductor);
+    expect(figure(r, 'guard.ampacity')).toBeCloseTo(ampacity, 6);
+  }); // prettier-ignore
+
+  it('terminals nobody spoke of are of 60 °C to 100 A, of 75 °C for design B, C and D and above (110.14(C)(1))', () => {
+    const by = (power: string, designLetter?: string) => {
+      const plate = { power, voltage: '460 V', current: '40 A', speed: '1765 rpm', frequency: '60 Hz' };
+      const r = northAmerican(power, '460 V', {}, { plate: { ...plate, ...(designLetter && { designLetter }) } });
+      return said(r, 'guard.conductorArea');
+    };
+    expect([by('30 hp'), by('30 hp', 'A'), by('30 hp', 'B')]).toEqual(['6 AWG', '6 AWG', '8 AWG']);
+    expect([by('125 hp'), by('125 hp', 'B')]).toEqual(['3/0 AWG', '3/0 AWG']);
+  });
+  it('as far as the exceptions go: 400 % to 100 A, 300 % above, and the next size always', () => {
+    const ceiling = (power: string, device: Guard['device']) =>
+      figure(northAmerican(power, '460 V', { cable: at75, device }), 'guard.deviceCeiling');
+    expect(ceiling('30 hp', 'inverse-time-breaker')).toBe(160);
+    expect(ceiling('125 hp', 'inverse-time-breaker')).toBe(468);
+    expect(ceiling('30 hp', 'dual-element-fuse')).toBe(90);
+    expect(ceiling('30 hp', 'single-element-fuse')).toBe(160);
+    // 400 % of 2.1 A are less than the smallest device, which the first exception permits.
+    expect(ceiling('1 hp', 'inverse-time-breaker')).toBe(15);
+  });
+  it('instantaneous trips: 800 to 1300 %, of an efficient design B 1100 to 1700 %', () => {
+    const r = northAmerican('30 hp', '460 V');
+    expect([figure(r, 'guard.instantaneousTrip'), figure(r, 'guard.instantaneousCeiling')]).toEqual([320, 520]);
+    const plate = { power: '30 hp', voltage: '460 V', current: '36 A', speed: '1765 rpm', frequency: '60 Hz' };
+    const premium = { ...plate, designLetter: 'B', efficiencyClass: 'Premium' };
+    const e = northAmerican('30 hp', '460 V', {}, { plate: premium });
+    expect(figure(e, 'guard.instantaneousTrip')).toBeCloseTo(440, 9);
+    expect(figure(e, 'guard.instantaneousCeiling')).toBeCloseTo(680, 9);
+  });
+  it('three size 10 conductors and their earth in 1/2 EMT: 4 × .0211 of .122 in²', () => {
+    const r = northAmerican('20 hp', '460 V', { cable: at75 });
+    expect(figure(r, 'guard.conduitFill')).toBeCloseTo(0.0844 / 0.122, 6);
+    expect(said(r, 'guard.conduitFill')).toContain('1/2 EMT');
+  });
+  it('starter sizes and their contactors', () => {
+    const size = (power: string, volts: string) => said(northAmerican(power, volts), 'guard.starterSize');
+    expect([size('2 hp', '460 V'), size('3 hp', '460 V'), size('10 hp', '460 V'), size('25 hp', '460 V')]).toEqual(
+      ['00', '0', '1', '2'],
+    );
+    expect([size('30 hp', '230 V'), size('10 hp', '200 V'), size('25 hp', '200 V')]).toEqual(['3', '2', '3']);
+    expect(figure(northAmerican('25 hp', '460 V'), 'guard.contactorRating')).toBe(45);
+  }); // prettier-ignore
+  it('a feeder of 10, 20 and 30 hp behind breakers: 91 A of conductors, 125 A of device (430.24, 430.62)', () => {
+    const motors = [{ power: '20 hp', device: '70 A' }, { power: '10 hp', device: '35 A' }]; // prettier-ignore
+    const r = northAmerican('30 hp', '460 V', { feeder: { motors } });
+    expect(figure(r, 'guard.feederCurrent')).toBe(91);
+    expect(figure(r, 'guard.feederDevice')).toBe(125);
+    const more = northAmerican('30 hp', '460 V', { feeder: { motors, other: '20 A' } });
+    expect([figure(more, 'guard.feederCurrent'), figure(more, 'guard.feederDevice')]).toEqual([111, 150]);
+    const open = northAmerican('30 hp', '460 V', { feeder: { motors: [{ power: '20 hp' }, {}] } });
+    expect(open.figures['guard.feederDevice']).toBeUndefined();
+    expect(findingIds(open).filter((id) => id === 'guard.feeder-unknown')).toHaveLength(2);
+    expect(findingIds(r)).not.toContain('guard.feeder-unknown');
+  });
+});
+
+describe('cables worked from IEC 60364-5-52', () => {
+  // Current, as laid, least area, what it carries there.
+  it.each([
+    [9, {}, 1.5, 17.5], [17, {}, 1.5, 17.5], [18, {}, 2.5, 24], [28, {}, 4, 32], [41, {}, 6, 41], [55, {}, 10, 57],
+    [75, {}, 16, 76], [95, {}, 25, 96], [118, {}, 35, 119], [140, {}, 50, 144], [180, {}, 70, 184], [220, {}, 95, 223],
+    [28, { method: 'B1' }, 4, 28], [50, { method: 'B1' }, 10, 50], [110, { method: 'B1' }, 35, 110],
+    [27, { method: 'B2' }, 4, 27], [62, { method: 'B2' }, 16, 62], [31, { method: 'A1' }, 6, 31],
+    [56, { method: 'A1' }, 16, 56], [43, { method: 'E' }, 6, 43], [60, { method: 'E' }, 10, 60],
+    [42, { method: 'E', insulation: 'xlpe' }, 4, 42], [100, { method: 'E', insulation: 'xlpe' }, 16, 100],
+    [40, { insulation: 'xlpe' }, 4, 40], [96, { insulation: 'xlpe' }, 16, 96],
+    [38, { method: 'D1' }, 6, 38], [70, { method: 'D2' }, 16, 70],
+    [135, { method: 'F', insulation: 'xlpe' }, 25, 135],
+    // .87, .94, .7, .87 × .7, .87 × .65 of XLPE
+    [41, { ambient: '40 degC' }, 10, 57 * 0.87], [41, { ambient: '35 degC' }, 10, 57 * 0.94],
+    [41, { circuits: 3 }, 16, 76 * 0.7], [41, { ambient: '40 degC', circuits: 3 }, 16, 76 * 0.609],
+    [41, { method: 'E', insulation: 'xlpe', ambient: '45 degC', circuits: 4 }, 10, 75 * 0.5655],
+    [41, { material: 'aluminium' }, 10, 44], [77, { material: 'aluminium', insulation: 'xlpe', method: 'E' }, 16, 77],
+    [60, { method: 'E', circuits: 3, arrangement: 'single-layer' }, 16, 80 * 0.82],
+    [38, { method: 'D1', circuits: 3 }, 16, 64 * 0.75],
+  ] as const)('%d A laid %j: %d mm²', (current, cable, area, ampacity) => {
+    const r = european(`${current} A`, cable);
+    expect(figure(r, 'guard.conductorArea')).toBe(area);
+    expect(figure(r, 'guard.ampacity')).toBeCloseTo(ampacity, 6);
+  }); // prettier-ignore
+
+  it('earth: the phase’s to 16 mm², 16 to 35, half above (60364-5-54 Table 54.2)', () => {
+    const earth = (current: number) => figure(european(`${current} A`), 'guard.earthArea');
+    expect([earth(41), earth(75), earth(95), earth(118), earth(140), earth(180), earth(220)]).toEqual([
+      6, 16, 16, 16, 25, 35, 50,
+    ]);
+  }); // prettier-ignore
+  it('k²S² of 10 mm² in PVC, XLPE and of aluminium (60364-4-43 Table 43A)', () => {
+    const withstand = (cable: Cable) => figure(european('30 A', { area: '10 mm2', ...cable }), 'guard.cableWithstand');
+    expect(withstand({})).toBe(1_322_500);
+    expect(withstand({ insulation: 'xlpe' })).toBe(2_044_900);
+    expect(withstand({ material: 'aluminium' })).toBe(577_600);
+  });
+  it('the next breaker and contactor; star-delta in 0.58, 0.58 and 0.33', () => {
+    const r = european('41 A', {}, { method: 'star-delta' });
+    expect([figure(r, 'guard.breakerRating'), figure(r, 'guard.contactorRating')]).toEqual([50, 50]);
+    expect(figure(r, 'guard.contactorLine')).toBeCloseTo(23.67, 2);
+    expect(figure(r, 'guard.contactorDelta')).toBeCloseTo(23.67, 2);
+    expect(figure(r, 'guard.contactorStar')).toBeCloseTo(13.67, 2);
+    expect(european('41 A').figures['guard.contactorStar']).toBeUndefined();
+  });
+});
+
+describe('drop and faults along the motor’s cable', () => {
+  const long = (metres: number, guard: Guard = {}) =>
+    european('41 A', {}, {
+      guard: { cable: { area: '10 mm2' }, ...guard },
+      place: { cable: { length: `${metres} m` } },
+      supply: { voltage: '400 V', frequency: '50 Hz', source: { kind: 'fault-level', current: '10 kA' } },
+    }); // prettier-ignore
+  it('by b(ρ₁ L/S cos φ + λ L sin φ)I of IEC 60364-5-52, Annex G', () => {
+    const r = long(100);
+    const { R, X, ...inputs } = r.figures['guard.voltageDrop']?.inputs ?? {};
+    const c = Number(inputs.c);
+    expect(R).toBeCloseTo((0.0225 * 100) / 10, 9);
+    expect(X).toBeCloseTo(0.008, 9);
+    const phase = 41 * (0.225 * c + 0.008 * Math.sqrt(1 - c * c));
+    expect(figure(r, 'guard.voltageDrop')).toBeCloseTo(phase / (400 / Math.sqrt(3)), 9);
+  });
+  it('said where it is more than is wished, with the size that does', () => {
+    const share = figure(long(100), 'guard.voltageDrop');
+    expect(findingIds(long(100, { maxDrop: share * 1.001 }))).not.toContain('guard.drop');
+    const over = long(100, { maxDrop: share * 0.999 });
+    expect(finding(over, 'guard.drop')?.text).toContain('16 mm² does');
+  });
+  it('the fault falls along it', () => {
+    const r = long(100);
+    expect(figure(r, 'guard.availableFault')).toBeCloseTo(10000, 6);
+    // 231 V over √(.225² + (.0231 + .008)²) Ω
+    expect(figure(r, 'guard.faultAtMotor')).toBeCloseTo(230.94 / Math.hypot(0.225, 0.023094 + 0.008), 0);
+  });
+  it('and must not exceed what the panel is rated for', () => {
+    expect(findingIds(long(10, { assemblyRating: '10 kA' }))).not.toContain('guard.fault-too-high');
+    expect(finding(long(10, { assemblyRating: '9.9 kA' }), 'guard.fault-too-high')?.level).toBe('stop');
+  });
+  it('no fault level is said', () => {
+    expect(findingIds(european('41 A'))).toContain('guard.no-fault-level');
+    expect(findingIds(long(10))).not.toContain('guard.no-fault-level');
+  });
+});
+
+describe('what is said of the circuit', () => {
+  it('a conductor that is too small, with the one that does', () => {
+    const small = northAmerican('30 hp', '460 V', { cable: { ...at75, area: '10 AWG' } });
+    expect(finding(small, 'guard.conductor-small')?.text).toMatch(/35 A.*50 A.*8 AWG does/);
+    expect(findingIds(northAmerican('30 hp', '460 V', { cable: { ...at75, area: '8 AWG' } }))).not.toContain(
+      'guard.conductor-small',
+    );
+    expect(findingIds(european('42 A', { area: '6 mm2' }))).toContain('guard.conductor-small');
+    expect(findingIds(european('41 A', { area: '6 mm2' }))).not.toContain('guard.conductor-small');
+  });
+  it('heat beyond the tables, on both sides of their end', () => {
+    expect(findingIds(european('41 A', { ambient: '61 degC' }))).toContain('guard.cable-beyond');
+    expect(findingIds(european('41 A', { ambient: '60 degC' }))).not.toContain('guard.cable-beyond');
+    expect(findingIds(northAmerican('30 hp', '460 V', { cable: { ...at75, ambient: '71 degC' } }))).toContain(
+      'guard.cable-beyond',
+    );
+  });
+  it('terminals that decide', () => {
+    const by60 = northAmerican('30 hp', '460 V', { cable: { ...at75, terminals: '60 degC' } });
+    expect(finding(by60, 'guard.terminals')?.text).toContain('8 AWG');
+    expect(findingIds(northAmerican('30 hp', '460 V', { cable: at75 }))).not.toContain('guard.terminals');
+    expect(findingIds(european('41 A', { insulation: 'xlpe' }))).toContain('guard.cable-remark');
+    expect(findingIds(european('41 A'))).not.toContain('guard.cable-remark');
+  });
+  it('conductors too small for parallel sets', () => {
+    const pair = (area: string) => northAmerican('100 hp', '460 V', { cable: { ...at75, area, parallel: 2 } });
+    expect(findingIds(pair('2 AWG'))).toContain('guard.parallel-small');
+    expect(findingIds(pair('1/0 AWG'))).not.toContain('guard.parallel-small');
+  });
+  it('a motor in the heat whose cable nobody spoke of', () => {
+    const hot = (cable?: Cable) =>
+      findingIds(northAmerican('30 hp', '460 V', { ...(cable && { cable }) }, { place: { ambient: '31 degC' } }));
+    expect(hot()).toContain('guard.cable-ambient');
+    expect(hot({ ambient: '31 degC' })).not.toContain('guard.cable-ambient');
+    const cool = northAmerican('30 hp', '460 V', {}, { place: { ambient: '30 degC' } });
+    expect(findingIds(cool)).not.toContain('guard.cable-ambient');
+  });
+  it('a device of the other tradition, and none at all coordinated', () => {
+    expect(finding(northAmerican('30 hp', '460 V', { device: 'fuse-am' }), 'guard.device-elsewhere')?.text).toContain(
+      'inverse-time breaker',
+    );
+    expect(findingIds(northAmerican('30 hp', '460 V', { device: 'dual-element-fuse' }))).not.toContain(
+      'guard.device-elsewhere',
+    );
+    const level = (coordination: Guard['coordination']) =>
+      finding(northAmerican('30 hp', '460 V', { coordination }), 'guard.no-coordination')?.level;
+    expect([level('none'), level('type-2'), level('total')]).toEqual(['stop', 'note', 'note']);
+  });
+  it('on a drive its maker names the device', () => {
+    expect(findingIds(northAmerican('30 hp', '460 V', {}, { method: 'drive' }))).toContain('guard.drive-device');
+    expect(findingIds(northAmerican('30 hp', '460 V'))).not.toContain('guard.drive-device');
+  });
+});
+
+describe('laws of the circuit', () => {
+  const hp = fc.constantFrom(1, 2, 3, 5, 7.5, 10, 15, 20, 25, 30, 40, 50, 60, 75, 100, 125, 150, 200);
+  const ambient = fc.integer({ min: 10, max: 55 });
+  const beside = fc.integer({ min: 1, max: 12 });
+  const total = (r: Result): number => {
+    const count = Number(/^(\d+) ×/.exec(said(r, 'guard.conductorArea') ?? '')?.[1] ?? 1);
+    return count * figure(r, 'guard.conductorArea');
+  };
+  it('a hotter place, more conductors or a larger motor never gives less copper or a smaller device', () => {
+    fc.assert(
+      fc.property(hp, hp, ambient, ambient, beside, beside, (p1, p2, t1, t2, n1, n2) => {
+        const at = (pick: (...of: number[]) => number) =>
+          northAmerican(`${pick(p1, p2)} hp`, '460 V', {
+            cable: { ...at75, ambient: `${pick(t1, t2)} degC`, conductors: pick(n1, n2) },
+          });
+        const [less, more] = [at(Math.min), at(Math.max)];
+        expect(total(more)).toBeGreaterThanOrEqual(total(less));
+        for (const id of ['guard.breakerRating', 'guard.fuseRatingDual', 'guard.fuseRatingSingle'])
+          expect(figure(more, id)).toBeGreaterThanOrEqual(figure(less, id));
+        expect(figure(less, 'guard.deviceCeiling')).toBeGreaterThanOrEqual(figure(less, 'guard.breakerRating'));
+      }),
+      { numRuns: 40 },
+    );
+  });
+  it('a longer cable never loses less, nor leaves more fault current', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 400 }), fc.integer({ min: 1, max: 400 }), (a, b) => {
+        const of = (m: number) => northAmerican('30 hp', '460 V', {}, { place: { cable: { length: `${m} m` } } });
+        const [short, long] = [of(Math.min(a, b)), of(Math.max(a, b))];
+        for (const id of ['guard.voltageDrop']) expect(figure(long, id)).toBeGreaterThanOrEqual(figure(short, id));
+        expect(figure(long, 'guard.faultAtMotor')).toBeLessThanOrEqual(figure(short, 'guard.faultAtMotor'));
+      }),
+      { numRuns: 20 },
+    );
+  });
+  it('IEC: more circuits, more heat or more current never gives a smaller cable', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 5, max: 120 }), ambient, ambient, beside, beside, (i, t1, t2, n1, n2) => {
+        const at = (t: number, n: number, amps: number) =>
+          total(european(`${amps} A`, { ambient: `${t} degC`, circuits: n }));
+        expect(at(Math.max(t1, t2), Math.max(n1, n2), i + 3)).toBeGreaterThanOrEqual(
+          at(Math.min(t1, t2), Math.min(n1, n2), i),
+        );
+      }),
+      { numRuns: 40 },
+    );
+  });
+});
