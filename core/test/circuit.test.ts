@@ -1,3 +1,4 @@
+import { readdirSync, readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { CaseText, Result } from '@pilgrim/core';
@@ -354,5 +355,86 @@ describe('laws of the circuit', () => {
       }),
       { numRuns: 40 },
     );
+  });
+});
+
+describe('the overload relay against the simulated start', () => {
+  const fan = (inertia: string, relay: Guard['relay'] = {}, over: Partial<CaseText> = {}): Result =>
+    northAmerican('30 hp', '460 V', { relay }, {
+      plate: { power: '30 hp', voltage: '460 V', current: '35 A', speed: '1770 rpm', frequency: '60 Hz', codeLetter: 'G' },
+      load: { machine: 'centrifugal-fan', inertia, demand: { kind: 'power', power: '25 hp', speed: '1770 rpm' } },
+      ...over,
+    }); // prettier-ignore
+  it('a heavier machine uses more of the way, and asks a slower class', () => {
+    const [light, heavy, heavier] = [fan('1 kg m2'), fan('12 kg m2'), fan('20 kg m2')];
+    for (const [less, more] of [[light, heavy], [heavy, heavier]] as const) {
+      const use = (r: Result) => figure(r, 'guard.tripAtStart') * figure(r, 'start.direct.time');
+      expect(use(more)).toBeGreaterThan(use(less));
+      expect(figure(more, 'guard.tripClass')).toBeGreaterThanOrEqual(figure(less, 'guard.tripClass'));
+    }
+    expect(figure(light, 'guard.tripClass')).toBe(10);
+    expect(figure(heavier, 'guard.tripClass')).toBeGreaterThan(10);
+  }); // prettier-ignore
+  it('its share is the I²t of the run against the quickest of its class at 7.2 × (by the trace of the start)', () => {
+    const r = fan('6 kg m2');
+    const { time, line } = r.curves.start ?? expect.fail('no start');
+    const squares = time
+      .slice(1)
+      .reduce((sum, t, i) => sum + (t - (time[i] ?? 0)) * ((line[i] ?? 0) ** 2 + (line[i + 1] ?? 0) ** 2) * 0.5, 0);
+    const use = squares / ((7.2 * 35) ** 2 * 4);
+    expect(figure(r, 'guard.tripAtStart') / use).toBeGreaterThan(0.97);
+    expect(figure(r, 'guard.tripAtStart') / use).toBeLessThan(1.03);
+  });
+  it('a class that trips before the motor is up is said, with the one that outlasts it', () => {
+    const r = fan('12 kg m2', { class: '10A' });
+    expect(finding(r, 'guard.trips-starting')?.text).toMatch(/Class (10|20|30) outlasts it/);
+    expect(findingIds(fan('12 kg m2'))).not.toContain('guard.trips-starting');
+    expect(findingIds(fan('1 kg m2', { class: '10A' }))).not.toContain('guard.trips-starting');
+  });
+  it('one that starts cold but not hot is said', () => {
+    const uses = [2, 4, 6, 8, 10].map((j) => fan(`${j} kg m2`, { class: 20 }));
+    for (const r of uses) {
+      const use = figure(r, 'guard.tripAtStart');
+      expect(findingIds(r).includes('guard.hot-restart')).toBe(use <= 1 && use / (1 - 1 / 1.44) > 1);
+      expect(findingIds(r).includes('guard.trips-starting')).toBe(use > 1);
+    }
+  });
+  it('one slower than the motor bears at standstill is said', () => {
+    const by = (stallTime: string) => fan('1 kg m2', { class: 30 }, { start: { stallTime } });
+    const trip = figure(by('12 s'), 'guard.tripAtStall');
+    expect(findingIds(by(`${trip * 1.01} s`))).not.toContain('guard.stall-unprotected');
+    expect(findingIds(by(`${trip * 0.99} s`))).toContain('guard.stall-unprotected');
+  });
+  it('a drive watches its motor itself', () => {
+    expect(fan('6 kg m2', {}, { method: 'drive' }).figures['guard.tripClass']).toBeUndefined();
+  });
+  it('in the line of a star-delta starter it is dialled at the whole current', () => {
+    const dial = (at?: 'line' | 'delta') =>
+      figure(
+        european('41 A', {}, { method: 'star-delta', guard: { relay: { ...(at && { at }) } } }),
+        'guard.overloadDial',
+      );
+    expect(dial('line')).toBe(41);
+    expect(dial('delta')).toBeCloseTo(23.67, 2);
+    expect(dial()).toBe(dial('delta'));
+  });
+  it('star-delta leads are spoken of, others not', () => {
+    expect(finding(european('41 A', {}, { method: 'star-delta' }), 'guard.six-leads')?.text).toContain('2.5 mm²');
+    expect(findingIds(european('41 A'))).not.toContain('guard.six-leads');
+  });
+});
+
+describe('every demo position at its proposed class', () => {
+  const files = readdirSync('demo/positions');
+  it.each(files)('%s: comes up before its relay trips, which trips before the motor is harmed', (file) => {
+    const { case: text } = JSON.parse(readFileSync(`demo/positions/${file}`, 'utf8')) as { case: CaseText | null };
+    if (!text) return;
+    const r = solved(text);
+    if (!r.figures['guard.tripClass']) {
+      expect(r.subject === null || r.subject.method === 'drive').toBe(true);
+      return;
+    }
+    expect(figure(r, 'guard.tripAtStart')).toBeLessThanOrEqual(1);
+    expect(figure(r, 'guard.tripAtStall')).toBeLessThanOrEqual(figure(r, 'start.stallTime'));
   });
 });

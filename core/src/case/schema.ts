@@ -24,6 +24,7 @@ import {
   waters,
   protectiveDevices,
   raceways,
+  relayPlaces,
   wires,
 } from '../contract';
 import { houseRules, ruleIds, type HouseRule, type RuleId, type RuleValue } from '../practice';
@@ -403,6 +404,17 @@ const start = z.strictObject({
 const guard = z.strictObject({
   device: oneOf(protectiveDevices).optional(),
   coordination: oneOf(coordinations).optional(),
+  relay: z
+    .strictObject({
+      class: z
+        .union([z.literal(5), z.literal(10), z.literal(20), z.literal(30), z.literal('10A')], {
+          error: 'must be one of 5, 10, 20, 30 or "10A"',
+        })
+        .optional(),
+      /** Inside the delta, or in the line before it. */
+      at: oneOf(relayPlaces).optional(),
+    })
+    .optional(),
   cable: z
     .strictObject({
       material: oneOf(conductorMaterials).optional(),

@@ -29,6 +29,7 @@ const resting: Readonly<Record<string, readonly StationName[]>> = {
   place: ['place', ...choosing],
   speed: ['speed', ...choosing],
   start: choosing,
+  guard: ['guard', 'sheet'],
   motor: choosing,
   method: choosing,
   waived: choosing,

@@ -84,6 +84,7 @@ export const protectiveDevices = [
 ] as const;
 export type ProtectiveDevice = (typeof protectiveDevices)[number];
 export const coordinations = ['type-1', 'type-2', 'total', 'none'] as const;
+export const relayPlaces = ['line', 'delta'] as const;
 export const conductorMaterials = ['copper', 'aluminium'] as const;
 export const raceways = ['conduit-steel', 'conduit-pvc', 'tray', 'free-air', 'buried'] as const;
 export const cableInsulations = ['pvc', 'xlpe'] as const;

@@ -12,6 +12,7 @@ export * from './usual/flow';
 export * from './usual/insulation';
 export * from './usual/limits';
 export * from './usual/machines';
+export * from './usual/relays';
 export * from './usual/remedies';
 export * from './usual/sound';
 export * from './prescriptions';

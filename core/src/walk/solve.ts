@@ -307,7 +307,7 @@ function chooseAndTell(
   if (subject) {
     if (needs.load.basis === 'load' || needs.load.startKnown)
       start = tellStart(walk, needs, subject, subject.kind === 'plate' ? undefined : choice?.method);
-    tellGuard(walk, subject);
+    tellGuard(walk, subject, needs);
     const verdicts = subject.kind === 'plate' ? [] : (first?.verdicts ?? []);
     const onlyThisStarts = first?.verdicts.some((v) => v.requirement === 'speed-control' && v.outcome === 'pass');
     tellDrive(walk, needs, subject, verdicts, onlyThisStarts);

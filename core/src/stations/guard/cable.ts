@@ -1,4 +1,4 @@
-import { commonPractice, definition, type FigureId } from '../../contract';
+import { commonPractice, definition, remembered, type FigureId } from '../../contract';
 import { field, prescribed, type Given } from '../../law';
 import { numberOf, type Subject, type Walk } from '../../needs';
 import {
@@ -134,6 +134,16 @@ export function tellCable(walk: Walk, subject: Subject, needed: number, current:
       fields: ['guard.cable.parallel', 'guard.cable.area'],
       source,
     });
+  if (subject.method === 'star-delta') {
+    const leads = leastConductors(laid, needed / Math.sqrt(3));
+    w.finding(
+      'guard.six-leads',
+      'note',
+      `From the starter six leads go to the motor, each with 0.58 of the current: ${leads?.size.name ?? 'none'} by ` +
+        'ampacity. They lie together: count the six of them.',
+      { fields: ['guard.cable'], figures: ['guard.conductorCurrent'], source: sixLeads },
+    );
+  }
   w.figure('guard.cableWithstand', cableWithstand, {
     k: prescribed(q(laid.k.value, '1'), laid.k.source),
     S: 'guard.conductorArea',
@@ -157,6 +167,13 @@ function tellAmbient({ input, w }: Walk): void {
     { fields: ['guard.cable.ambient', 'place.ambient'], figures: ['guard.ambientFactor'] },
   );
 }
+
+const sixLeads = remembered(
+  'code',
+  'NFPA 70 (National Electrical Code)',
+  '2023',
+  '430.22(C): 72 % of the table current, 125 % × 0.58; the same share under IEC',
+);
 
 const fromPlate = definition('Power factor', 'rated power ÷ (√3 × voltage × current × efficiency)');
 

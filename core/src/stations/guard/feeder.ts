@@ -17,7 +17,7 @@ export function tellFeeder({ input, practice, w }: Walk, subject: Subject): void
         'guard.feeder-unknown',
         'caution',
         `Motor ${i + 1} of the feeder has no current: give it${power ? `, no table has one for ${power.text}` : ''}.`,
-        { fields: [`guard.feeder.motors.${i}`] },
+        { fields: [`guard.feeder.motors[${i}]`] },
       );
       continue;
     }

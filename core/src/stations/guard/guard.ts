@@ -2,14 +2,15 @@ import { definition } from '../../contract';
 import { prescribed, type Given } from '../../law';
 import { conductorCurrent, overloadDial, overloadTrip } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
-import { numberOf, type Subject, type Walk } from '../../needs';
+import { numberOf, type Needs, type Subject, type Walk } from '../../needs';
 import { tellCable } from './cable';
 import { tellDevices } from './devices';
 import { tellFault } from './fault';
 import { tellFeeder } from './feeder';
+import { tellRelay } from './relay';
 
 /** Overload dial and trip from plate current, table current, and the least ampacity of the conductors. */
-export function tellGuard(walk: Walk, subject: Subject): void {
+export function tellGuard(walk: Walk, subject: Subject, needs?: Needs): void {
   const { input, practice, rules, w } = walk;
   w.enter('guard');
   const power = numberOf(w, subject.power);
@@ -55,7 +56,7 @@ export function tellGuard(walk: Walk, subject: Subject): void {
     { source: practice.conductorFactor.source },
   );
 
-  const insideDelta = subject.method === 'star-delta';
+  const insideDelta = subject.method === 'star-delta' && input.guard?.relay?.at !== 'line';
   w.figure('guard.overloadDial', overloadDial, {
     c: prescribed(
       q(insideDelta ? 1 / Math.sqrt(3) : 1, '1'),
@@ -86,6 +87,7 @@ export function tellGuard(walk: Walk, subject: Subject): void {
   );
   const needed = numberOf(w, 'guard.conductorCurrent');
   const circuit = needed === undefined ? undefined : tellCable(walk, subject, needed, current);
+  tellRelay(walk, needs, subject);
   tellDevices(walk, subject, circuit);
   tellFault(walk, circuit);
   tellFeeder(walk, subject);

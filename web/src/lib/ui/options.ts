@@ -1,4 +1,15 @@
 import {
+  cableArrangements,
+  cableInsulations,
+  cableMethods,
+  cableTemperatures,
+  conductorMaterials,
+  conduits,
+  coordinations,
+  protectiveDevices,
+  raceways,
+  wires,
+  type ProtectiveDevice,
   controls as controlWords,
   demandKinds,
   dirts,
@@ -95,6 +106,56 @@ export const sources = said(supplyKinds, {
   'fault-level': 'known fault current',
   stiff: 'stiff',
 });
+const deviceNames: Readonly<Record<ProtectiveDevice, string>> = {
+  'inverse-time-breaker': 'inverse-time breaker',
+  'instantaneous-breaker': 'instantaneous breaker',
+  'dual-element-fuse': 'time-delay fuse',
+  'single-element-fuse': 'non-time-delay fuse',
+  breaker: 'circuit-breaker',
+  'motor-breaker': 'motor circuit-breaker',
+  'fuse-gg': 'fuse gG',
+  'fuse-am': 'fuse aM',
+};
+/** The devices of a practice: the first four are North America's. */
+export const devicesOf = (practice: unknown): Options =>
+  (practice === 'north-america' ? protectiveDevices.slice(0, 4) : protectiveDevices.slice(4)).map((d) => [
+    d,
+    deviceNames[d],
+  ]);
+export const coordination = said(coordinations, {
+  'type-1': 'type 1: contactor and relay may be ruined',
+  'type-2': 'type 2: back in service at once',
+  total: 'total: emergency duty',
+  none: 'none',
+});
+export const conductorMaterial = plain(conductorMaterials);
+export const raceway = said(raceways, {
+  'conduit-steel': 'in steel conduit',
+  'conduit-pvc': 'in PVC conduit',
+  tray: 'in a tray',
+  'free-air': 'single, in free air',
+  buried: 'in the ground',
+});
+export const cableInsulation = said(cableInsulations, { pvc: 'PVC, 70 °C', xlpe: 'XLPE, 90 °C' });
+export const layings = said(cableMethods, {
+  A1: 'A1: cores in conduit in an insulating wall',
+  A2: 'A2: cable in conduit in an insulating wall',
+  B1: 'B1: cores in conduit on a wall',
+  B2: 'B2: cable in conduit on a wall',
+  C: 'C: clipped to a wall',
+  D1: 'D1: in a duct in the ground',
+  D2: 'D2: in the ground',
+  E: 'E: on a tray, in free air',
+  F: 'F: single cores on a tray',
+});
+export const arrangements = said(cableArrangements, {
+  bunched: 'bunched',
+  'single-layer': 'side by side, touching',
+  spaced: 'a diameter apart',
+});
+export const temperatures = said(cableTemperatures, { '60 degC': '60 °C', '75 degC': '75 °C', '90 degC': '90 °C' });
+export const wire: Options = wires.map((w) => [w, w]);
+export const conduit = said(conduits, { emt: 'EMT', rmc: 'RMC', pvc: 'PVC' });
 export const methods: Options = methodWords.map((m) => [m, lower(methodNames[m])]);
 export const rankings = said(rankingWords, {
   'life-cycle': 'life-cycle cost',

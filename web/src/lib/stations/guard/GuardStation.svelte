@@ -1,44 +1,140 @@
 <script lang="ts">
   import ChoiceField from '$lib/ui/ChoiceField.svelte';
+  import Fold from '$lib/ui/Fold.svelte';
   import Figures from '$lib/ui/Figures.svelte';
   import Group from '$lib/ui/Group.svelte';
+  import NumberField from '$lib/ui/NumberField.svelte';
+  import QuantityField from '$lib/ui/QuantityField.svelte';
   import LineDiagram from './LineDiagram.svelte';
+  import CableFields from './CableFields.svelte';
+  import FeederFields from './FeederFields.svelte';
   import { useDesk } from '$lib/desk/desk.svelte';
+  import { coordination, devicesOf } from '$lib/ui/options';
 
   const desk = useDesk();
+  const northAmerican = $derived(desk().value('practice') === 'north-america');
+  const classes = [
+    [5, '5'],
+    ['10A', '10A'],
+    [10, '10'],
+    [20, '20'],
+    [30, '30'],
+  ] as const;
+  const places = [
+    ['delta', 'inside the delta'],
+    ['line', 'in the line'],
+  ] as const;
   const bases = [
     ['table', 'the code’s table current'],
     ['plate', 'the plate current'],
   ] as const;
 </script>
 
-<Group title="The line, from supply to machine"><LineDiagram /></Group>
 <Group
-  title="Overload and conductors"
+  title="The line, from supply to machine"
   note={`For ${desk().result?.subject?.name ?? 'no motor yet'}. The local code and a licensed electrician decide.`}
+  ><LineDiagram /></Group
 >
+<Group
+  title="Short circuit"
+  note={desk().result?.subject?.method === 'drive'
+    ? 'For a bypass: the device before a drive is its maker’s to name.'
+    : ''}
+>
+  <div class="grid gap-3 sm:grid-cols-3">
+    <ChoiceField
+      path="guard.device"
+      label="Device"
+      options={devicesOf(desk().value('practice'))}
+      none={northAmerican ? 'inverse-time breaker taken' : 'motor circuit-breaker taken'}
+    />
+    <QuantityField
+      path="guard.assemblyRating"
+      label="Panel’s short-circuit rating"
+      dimension="current"
+      placeholder="10 kA"
+      hint={northAmerican ? 'unmarked controllers: 5 kA to 50 hp' : undefined}
+    />
+    <ChoiceField path="guard.coordination" label="Coordination asked" options={coordination} />
+  </div>
+  <Figures
+    ids={[
+      'guard.availableFault',
+      'guard.faultAtMotor',
+      'guard.breakerRating',
+      'guard.fuseRatingDual',
+      'guard.fuseRatingSingle',
+      'guard.deviceCeiling',
+      'guard.instantaneousTrip',
+      'guard.instantaneousCeiling',
+      'guard.disconnectCurrent',
+    ]}
+    empty="A plate or a chosen motor gives the currents."
+  />
+</Group>
+<Group title="Overload and contactor">
+  <div class="grid gap-3 sm:grid-cols-3">
+    <ChoiceField
+      path="guard.relay.class"
+      label="Trip class of the relay"
+      options={classes}
+      none="the quickest that outlasts the start"
+    />
+    {#if desk().result?.subject?.method === 'star-delta'}
+      <ChoiceField path="guard.relay.at" label="Relay sits" options={places} none="inside the delta, taken" />
+    {/if}
+  </div>
   <Figures
     ids={[
       'guard.overloadDial',
       'guard.overloadTrip',
       'guard.overloadMaximum',
-      'guard.tableCurrent',
-      'guard.conductorCurrent',
-      'start.faultCurrent',
+      'guard.tripClass',
+      'guard.tripAtSeven',
+      'guard.tripAtStart',
+      'guard.tripAtStall',
+      'start.stallTime',
+      'guard.starterSize',
+      'guard.contactorRating',
+      'guard.contactorLine',
+      'guard.contactorDelta',
+      'guard.contactorStar',
     ]}
     empty="A plate or a chosen motor gives the currents."
   />
 </Group>
-<Group title="House rule">
-  <div class="grid gap-3 sm:grid-cols-2">
+<Group title="Conductors, from starter to motor">
+  <CableFields {northAmerican} />
+  <div class="mt-3 grid gap-3 sm:grid-cols-3">
+    <NumberField shareTo={0.5} path="guard.maxDrop" label="Voltage drop wished, at most" taken="0.03" />
     <ChoiceField
       path="rules.conductorBasis"
-      label="Conductors sized from"
+      label="Sized from (house rule)"
       options={bases}
       none="as the practice has it"
     />
   </div>
+  <Figures
+    ids={[
+      'guard.conductorArea',
+      'guard.ampacity',
+      'guard.tableCurrent',
+      'guard.conductorCurrent',
+      'guard.ambientFactor',
+      'guard.groupFactor',
+      'guard.earthArea',
+      'guard.conduitFill',
+      'guard.voltageDrop',
+      'guard.startVoltageDrop',
+      'guard.cableWithstand',
+    ]}
+  />
 </Group>
+<Group title="Above"
+  ><Fold title="The feeder, and what else hangs on it" open={desk().value('guard.feeder') !== undefined}
+    ><FeederFields /></Fold
+  ></Group
+>
 <Group title="Before anybody opens a panel">
   <p>
     Isolate, lock and prove dead before touching. Ask for the available fault current first: it must not exceed what

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { useDesk } from '$lib/desk/desk.svelte';
+  import { writeQuantity } from '@pilgrim/core/quantity';
   import { textOf } from '$lib/ui/reading.svelte';
 
   const desk = useDesk();
@@ -8,9 +9,21 @@
     const figure = desk().figure(id);
     return figure ? textOf(figure) : '—';
   };
+  /** What stands before the motor; before a drive its maker's own. */
+  const device = $derived.by(() => {
+    if (method === 'drive') return 'the drive maker’s';
+    const rating = desk().figure(
+      {
+        'dual-element-fuse': 'guard.fuseRatingDual',
+        'single-element-fuse': 'guard.fuseRatingSingle',
+        'instantaneous-breaker': 'guard.instantaneousTrip',
+      }[String(desk().value('guard.device'))] ?? 'guard.breakerRating',
+    );
+    return rating ? `${writeQuantity(rating.value, 'A')}` : '—';
+  });
   const parts = $derived([
     { kind: 'source', name: 'supply', value: String(desk().value('supply.voltage') ?? '—') },
-    { kind: 'breaker', name: 'short-circuit device', value: `fault ${text('start.faultCurrent')}` },
+    { kind: 'breaker', name: 'short-circuit device', value: device },
     method === 'drive'
       ? { kind: 'drive', name: 'drive', value: text('drive.ratedCurrent') }
       : { kind: 'contactor', name: method.replaceAll('-', ' '), value: text(`start.${method}.peakCurrent`) },
@@ -19,7 +32,7 @@
       name: method === 'drive' ? 'overload in the drive' : 'overload',
       value: text('guard.overloadDial'),
     },
-    { kind: 'cable', name: 'cable', value: `≥ ${text('guard.conductorCurrent')}` },
+    { kind: 'cable', name: 'cable', value: text('guard.conductorArea') },
     { kind: 'motor', name: 'motor', value: text('choice.ratedPower') },
     { kind: 'load', name: 'machine', value: text('load.motorPower') },
   ]);
