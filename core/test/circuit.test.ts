@@ -361,7 +361,10 @@ describe('laws of the circuit', () => {
 describe('the overload relay against the simulated start', () => {
   const fan = (inertia: string, relay: Guard['relay'] = {}, over: Partial<CaseText> = {}): Result =>
     northAmerican('30 hp', '460 V', { relay }, {
-      plate: { power: '30 hp', voltage: '460 V', current: '35 A', speed: '1770 rpm', frequency: '60 Hz', codeLetter: 'G' },
+      plate: {
+        ...{ power: '30 hp', voltage: '460 V', current: '35 A', speed: '1770 rpm', frequency: '60 Hz' },
+        codeLetter: 'G',
+      },
       load: { machine: 'centrifugal-fan', inertia, demand: { kind: 'power', power: '25 hp', speed: '1770 rpm' } },
       ...over,
     }); // prettier-ignore

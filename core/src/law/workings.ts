@@ -213,7 +213,14 @@ export class Workings {
     unit: UnitOf<I>,
     value: Q<UnitOf<I>>,
     source: Source,
-    from: { readonly field?: string; readonly assumed?: string; readonly symbol?: string; readonly text?: string } = {},
+    from: {
+      readonly field?: string;
+      readonly assumed?: string;
+      readonly symbol?: string;
+      readonly text?: string;
+      /** What the field holds, or is taken to hold, where the figure is read by it and is not it. */
+      readonly holds?: string | number;
+    } = {},
   ): void {
     const text = from.text ?? this.#written(value, unit);
     this.#tried.add(id);
@@ -223,12 +230,12 @@ export class Workings {
       text,
       symbol: from.symbol ?? id.slice(id.lastIndexOf('.') + 1),
       formula: source.kind === 'given' ? 'given' : 'read from the source',
-      inputs: from.field ? { value: value } : {},
-      origins: from.field ? { value: { field: from.field, text } } : {},
+      inputs: from.field ? { value } : {},
+      origins: from.field ? { value: { field: from.field, text: from.holds?.toString() ?? text } } : {},
       source,
       estimate: false,
       band: null,
-      assumed: from.assumed ? [{ field: from.field ?? id, value, why: from.assumed }] : [],
+      assumed: from.assumed ? [{ field: from.field ?? id, value: from.holds ?? value, why: from.assumed }] : [],
       station: this.#station,
     });
   }

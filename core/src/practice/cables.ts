@@ -36,6 +36,8 @@ export interface Laid {
   readonly impedanceSource: Source;
   readonly ambientFactor: Prescribed<number>;
   readonly groupFactor: Prescribed<number>;
+  /** The field by which the practice counts what lies beside it. */
+  readonly besides: 'guard.cable.circuits' | 'guard.cable.conductors';
   /** A·s^½/mm² of a short circuit that heats the conductor alone. */
   readonly k: Prescribed<number>;
   readonly taken: readonly TakenAs[];

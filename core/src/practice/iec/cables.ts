@@ -14,16 +14,22 @@ const breakers = [
 export const cables = {
   cable(asked: CableAsked): Laid | NotLaid {
     const taken: TakenAs[] = [];
-    const or = <T extends string | number>(given: T | undefined, path: string, usual: T, why: string): T => {
+    const or = <T extends string | number>(given: T | undefined, path: string, usual: T, why: string, unit = ''): T => {
       if (given !== undefined) return given;
-      taken.push({ path: `guard.cable.${path}`, value: usual, why });
+      taken.push({ path: `guard.cable.${path}`, value: unit ? `${usual} ${unit}` : usual, why });
       return usual;
     };
     const material = or(asked.material, 'material', 'copper', 'copper');
     const insulation = or(asked.insulation, 'insulation', 'pvc', 'PVC');
     const method = or(asked.method, 'method', 'C', 'method C, clipped to a wall');
     const buried = method === 'D1' || method === 'D2';
-    const ambient = or(asked.ambient, 'ambient', buried ? 20 : 30, buried ? '20 °C in the ground' : '30 °C in air');
+    const ambient = or(
+      asked.ambient,
+      'ambient',
+      buried ? 20 : 30,
+      buried ? '20 °C in the ground' : '30 °C in air',
+      'degC',
+    );
     const circuits = or(asked.circuits, 'circuits', 1, 'one circuit');
     const table = t.capacities[material][insulation];
     const factors = buried ? t.groundFactors : t.airFactors;
@@ -52,6 +58,7 @@ export const cables = {
         return [{ name: `${area} mm²`, area, base, resistance, reactance: t.reactance, parallel: area >= 50 }];
       }),
       taken,
+      besides: 'guard.cable.circuits',
       source: table.source,
       impedanceSource: t.dropSource,
       ambientFactor: { value: ambientFactor, source: factors.source },

@@ -37,14 +37,14 @@ function terminalsOf(asked: CableAsked, rating: number): { readonly column: Colu
 export const cables = {
   cable(asked: CableAsked): Laid | NotLaid {
     const taken: TakenAs[] = [];
-    const or = <T extends string | number>(given: T | undefined, path: string, usual: T, why: string): T => {
+    const or = <T extends string | number>(given: T | undefined, path: string, usual: T, why: string, unit = ''): T => {
       if (given !== undefined) return given;
-      taken.push({ path: `guard.cable.${path}`, value: usual, why });
+      taken.push({ path: `guard.cable.${path}`, value: unit ? `${usual} ${unit}` : usual, why });
       return usual;
     };
     const material = or(asked.material, 'material', 'copper', 'copper');
-    const rating = or(asked.rating, 'rating', 75, 'insulation of 75 °C');
-    const ambient = or(asked.ambient, 'ambient', 30, '30 °C around the cable');
+    const rating = or(asked.rating, 'rating', 75, 'insulation of 75 °C', 'degC');
+    const ambient = or(asked.ambient, 'ambient', 30, '30 °C around the cable', 'degC');
     const raceway = or(asked.raceway, 'raceway', 'conduit-steel', 'steel conduit');
     const free = raceway === 'free-air';
     const conductors = free ? 3 : or(asked.conductors, 'conductors', 3, 'three in the raceway');
@@ -90,6 +90,7 @@ export const cables = {
     return {
       sizes,
       taken,
+      besides: 'guard.cable.conductors',
       source: table.source,
       impedanceSource: t.wireImpedance.source,
       ambientFactor: { value: ambientFactor, source: t.ambientFactors.source },

@@ -54,18 +54,22 @@ export function tellCable(walk: Walk, subject: Subject, needed: number, current:
     return undefined;
   }
   const { ambientFactor, groupFactor, source } = laid;
-  const why = (path: string): string | undefined => laid.taken.find((t) => t.path === path)?.why;
-  const taken = (path: string): { readonly field: string; readonly assumed?: string } => {
-    const said = why(path);
-    return said === undefined ? { field: path } : { field: path, assumed: `not given: ${said}` };
+  const by = (path: string, given: string | number | undefined) => {
+    const taken = laid.taken.find((t) => t.path === path);
+    const holds = taken?.value ?? given;
+    return {
+      field: path,
+      ...(holds !== undefined && { holds }),
+      ...(taken && { assumed: `not given: ${taken.why}` }),
+    };
   };
   w.stated('guard.ambientFactor', '1', q(ambientFactor.value, '1'), ambientFactor.source, {
-    ...taken('guard.cable.ambient'),
+    ...by('guard.cable.ambient', given?.ambient?.text),
     symbol: 'f_a',
   });
-  const beside = practice.id === 'iec' ? 'guard.cable.circuits' : 'guard.cable.conductors';
+  const counted = laid.besides === 'guard.cable.circuits' ? given?.circuits : given?.conductors;
   w.stated('guard.groupFactor', '1', q(groupFactor.value, '1'), groupFactor.source, {
-    ...taken(beside),
+    ...by(laid.besides, counted),
     symbol: 'f_g',
   });
   tellAmbient(walk);

@@ -70,10 +70,11 @@ export function tellDevices(walk: Walk, subject: Subject, circuit: Circuit | und
   );
   const each = count > 1 ? `, one of ${count}` : '';
   w.stated('guard.conduitFill', '1', q(fill.value.share, '1'), fill.source, {
-    text: `${Math.round(fill.value.share * 100)} % of what ${fill.value.size} ${kind.toUpperCase()} may hold${each}`,
+    text: `${Math.round(fill.value.share * 100)} % of ${fill.value.size} ${kind.toUpperCase()}${each}`,
     symbol: 'f_c',
     ...(input.guard?.cable?.conduit === undefined && {
       field: 'guard.cable.conduit',
+      holds: kind,
       assumed: `not given: ${kind.toUpperCase()}`,
     }),
   });

@@ -24,10 +24,8 @@ export function tellFeeder({ input, practice, w }: Walk, subject: Subject): void
     motors.push({ current: counted, ...deviceOf(device?.value) });
   }
   const feeder = practice.feeder(motors, given.other?.value ?? 0);
-  const counted = `${motors.length} motors: ${motors.map((m) => writeQuantity(m.current, 'A')).join(', ')}`;
-  const other = given.other ? `, and ${given.other.text}` : '';
   w.stated('guard.feederCurrent', 'A', q(feeder.current, 'A'), feeder.source, {
-    text: `${writeQuantity(feeder.current, 'A')} (${counted}${other})`,
+    text: `${writeQuantity(feeder.current, 'A')} (${motors.length} motors${given.other ? ', and other load' : ''})`,
     symbol: 'I_f',
   });
   if (feeder.device !== undefined)

@@ -29,7 +29,18 @@
   const facts = $derived((result?.facts ?? []).filter((f) => f.station === 'plate'));
   const startFacts = $derived((result?.facts ?? []).filter((f) => f.station === 'start'));
   const own = $derived(result?.start?.rows.find((r) => r.method === result.subject?.method));
-  const sections = ['supply', 'load', 'place', 'speed', 'money', 'start', 'plate', 'measured', 'history'] as const;
+  const sections = [
+    'supply',
+    'load',
+    'place',
+    'speed',
+    'guard',
+    'money',
+    'start',
+    'plate',
+    'measured',
+    'history',
+  ] as const;
 
   const pages = $derived([
     { id: 'choice', title: 'Choice and findings', body: choicePage },
