@@ -43,8 +43,8 @@ export const cables = {
       return usual;
     };
     const material = or(asked.material, 'material', 'copper', 'copper');
-    const rating = or(asked.rating, 'rating', 75, 'insulation of 75 °C', 'degC');
-    const ambient = or(asked.ambient, 'ambient', 30, '30 °C around the cable', 'degC');
+    const rating = or(asked.rating, 'rating', 75, 'insulation of 75 °C', '°C');
+    const ambient = or(asked.ambient, 'ambient', 30, '30 °C around the cable', '°C');
     const raceway = or(asked.raceway, 'raceway', 'conduit-steel', 'steel conduit');
     const free = raceway === 'free-air';
     const conductors = free ? 3 : or(asked.conductors, 'conductors', 3, 'three in the raceway');
@@ -52,7 +52,7 @@ export const cables = {
     if (asked.terminals === undefined)
       taken.push({
         path: 'guard.cable.terminals',
-        value: `${terminals.column} degC`,
+        value: `${terminals.column} °C`,
         why: `terminals of ${terminals.column} °C`,
       });
     const own = columnOf(rating);

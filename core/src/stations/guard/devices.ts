@@ -26,7 +26,9 @@ export function tellDevices(walk: Walk, subject: Subject, circuit: Circuit | und
     const rating = setting ? undefined : next(current * share);
     if (id !== undefined && rating !== undefined)
       w.stated(id as 'guard.breakerRating', 'A', q(rating, 'A'), source, {
-        text: `${writeQuantity(rating, 'A')} (${Math.round(100 * share)} % of ${writeQuantity(current, 'A')})`,
+        text:
+          writeQuantity(rating, 'A') +
+          (share === 1 ? '' : ` (${Math.round(100 * share)} % of ${writeQuantity(current, 'A')})`),
         symbol: 'I_n',
       });
     if (setting) {

@@ -78,7 +78,7 @@
       path="guard.relay.class"
       label="Trip class of the relay"
       options={classes}
-      none="the quickest that outlasts the start"
+      none="by the simulated start"
     />
     {#if desk().result?.subject?.method === 'star-delta'}
       <ChoiceField path="guard.relay.at" label="Relay sits" options={places} none="inside the delta, taken" />
