@@ -210,6 +210,7 @@ describe('cables worked from IEC 60364-5-52', () => {
   it('the next breaker and contactor; star-delta in 0.58, 0.58 and 0.33', () => {
     const r = european('41 A', {}, { method: 'star-delta' });
     expect([figure(r, 'guard.breakerRating'), figure(r, 'guard.contactorRating')]).toEqual([50, 50]);
+    expect([figure(r, 'guard.fuseRatingDual'), figure(r, 'guard.fuseRatingSingle')]).toEqual([50, 80]);
     expect(figure(r, 'guard.contactorLine')).toBeCloseTo(23.67, 2);
     expect(figure(r, 'guard.contactorDelta')).toBeCloseTo(23.67, 2);
     expect(figure(r, 'guard.contactorStar')).toBeCloseTo(13.67, 2);
@@ -296,7 +297,11 @@ describe('what is said of the circuit', () => {
     expect(finding(northAmerican('30 hp', '460 V', { device: 'fuse-am' }), 'guard.device-elsewhere')?.text).toContain(
       'inverse-time breaker',
     );
-    expect(findingIds(northAmerican('30 hp', '460 V', { device: 'dual-element-fuse' }))).not.toContain(
+    for (const device of ['inverse-time-breaker', 'dual-element-fuse', 'instantaneous-breaker'] as const)
+      expect(findingIds(northAmerican('30 hp', '460 V', { device }))).not.toContain('guard.device-elsewhere');
+    for (const device of ['breaker', 'motor-breaker', 'fuse-gg', 'fuse-am'] as const)
+      expect(findingIds(european('41 A', {}, { guard: { device } }))).not.toContain('guard.device-elsewhere');
+    expect(findingIds(european('41 A', {}, { guard: { device: 'dual-element-fuse' } }))).toContain(
       'guard.device-elsewhere',
     );
     const level = (coordination: Guard['coordination']) =>
@@ -342,6 +347,42 @@ describe('laws of the circuit', () => {
         expect(figure(long, 'guard.faultAtMotor')).toBeLessThanOrEqual(figure(short, 'guard.faultAtMotor'));
       }),
       { numRuns: 20 },
+    );
+  });
+  it('whatever is asked of a circuit, every figure is a number and the size taken carries what it says', () => {
+    const some = <T>(arb: fc.Arbitrary<T>) => fc.option(arb, { nil: undefined });
+    const cable = fc.record({
+      material: some(fc.constantFrom('copper', 'aluminium')),
+      area: some(fc.constantFrom('14 AWG', '8 AWG', '4/0 AWG', '500 kcmil', '1.5 mm2', '16 mm2', '300 mm2')),
+      parallel: some(fc.integer({ min: 1, max: 4 })),
+      ambient: some(fc.integer({ min: -20, max: 95 }).map((t) => `${t} degC`)),
+      rating: some(fc.constantFrom('60 degC', '75 degC', '90 degC')),
+      terminals: some(fc.constantFrom('60 degC', '75 degC', '90 degC')),
+      conductors: some(fc.integer({ min: 1, max: 60 })),
+      raceway: some(fc.constantFrom('conduit-steel', 'conduit-pvc', 'tray', 'free-air', 'buried')),
+      insulation: some(fc.constantFrom('pvc', 'xlpe')),
+      method: some(fc.constantFrom('A1', 'B2', 'C', 'D1', 'D2', 'E', 'F')),
+      circuits: some(fc.integer({ min: 1, max: 25 })),
+      arrangement: some(fc.constantFrom('bunched', 'single-layer', 'spaced')),
+      wire: some(fc.constantFrom('THHN', 'XHHW-2')),
+      conduit: some(fc.constantFrom('emt', 'rmc', 'pvc')),
+    });
+    fc.assert(
+      fc.property(hp, cable, fc.integer({ min: 0, max: 900 }), fc.boolean(), (power, laid, metres, us) => {
+        const place = { cable: { length: `${metres} m` } };
+        const given = JSON.parse(JSON.stringify(laid)) as Cable;
+        const r = us
+          ? northAmerican(`${power} hp`, '460 V', { cable: given }, { place })
+          : european('41 A', given, { place });
+        for (const [id, f] of Object.entries(r.figures))
+          if (id.startsWith('guard.')) expect(Number.isFinite(f?.value), id).toBe(true);
+        const said = new Set(findingIds(r));
+        if (!r.figures['guard.ampacity']) expect(said.has('guard.cable-beyond')).toBe(true);
+        else if (!said.has('guard.conductor-small'))
+          expect(figure(r, 'guard.ampacity')).toBeGreaterThanOrEqual(figure(r, 'guard.conductorCurrent') * 0.9998);
+        else expect(figure(r, 'guard.ampacity')).toBeLessThan(figure(r, 'guard.conductorCurrent'));
+      }),
+      { numRuns: 150 },
     );
   });
   it('IEC: more circuits, more heat or more current never gives a smaller cable', () => {

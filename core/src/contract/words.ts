@@ -72,17 +72,19 @@ export const driveLocations = ['indoor-clean', 'at-the-motor', 'outdoor'] as con
 export const driveHousings = ['wall', 'cabinet'] as const;
 
 /** Short-circuit devices: the first four of North America, the others of IEC. */
-export const protectiveDevices = [
-  'inverse-time-breaker',
-  'instantaneous-breaker',
-  'dual-element-fuse',
-  'single-element-fuse',
-  'breaker',
-  'motor-breaker',
-  'fuse-gg',
-  'fuse-am',
-] as const;
-export type ProtectiveDevice = (typeof protectiveDevices)[number];
+const deviceWords = {
+  'inverse-time-breaker': 'inverse-time breaker',
+  'instantaneous-breaker': 'instantaneous breaker',
+  'dual-element-fuse': 'time-delay fuse',
+  'single-element-fuse': 'non-time-delay fuse',
+  breaker: 'circuit-breaker',
+  'motor-breaker': 'motor circuit-breaker',
+  'fuse-gg': 'fuse gG',
+  'fuse-am': 'fuse aM',
+} as const;
+export type ProtectiveDevice = keyof typeof deviceWords;
+export const deviceNames: Readonly<Record<ProtectiveDevice, string>> = deviceWords;
+export const protectiveDevices = Object.keys(deviceWords) as [ProtectiveDevice, ...ProtectiveDevice[]];
 export const coordinations = ['type-1', 'type-2', 'total', 'none'] as const;
 export const relayPlaces = ['line', 'delta'] as const;
 export const conductorMaterials = ['copper', 'aluminium'] as const;

@@ -29,6 +29,17 @@ export interface TakenAs {
   readonly why: string;
 }
 
+/** What is left out of a cable is taken as usual, and kept to be shown as taken. */
+export function takingUsual() {
+  const taken: TakenAs[] = [];
+  const or = <T extends string | number>(given: T | undefined, path: string, usual: T, why: string, unit = ''): T => {
+    if (given !== undefined) return given;
+    taken.push({ path: `guard.cable.${path}`, value: unit ? `${usual} ${unit}` : usual, why });
+    return usual;
+  };
+  return { taken, or };
+}
+
 /** A cable of the case as the tables of its practice see it. */
 export interface Laid {
   readonly sizes: readonly LaidSize[];

@@ -1,5 +1,5 @@
 import { commonPractice, remembered } from '../../contract';
-import type { CableAsked, Laid, NotLaid, TakenAs } from '../cables';
+import { takingUsual, type CableAsked, type Laid, type NotLaid } from '../cables';
 import type { Practice } from '../practice';
 import { atBand, cell } from '../table';
 import * as t from './tables/conductors';
@@ -13,12 +13,7 @@ const breakers = [
 /** Cables and devices by IEC 60364 and IEC 60947. */
 export const cables = {
   cable(asked: CableAsked): Laid | NotLaid {
-    const taken: TakenAs[] = [];
-    const or = <T extends string | number>(given: T | undefined, path: string, usual: T, why: string, unit = ''): T => {
-      if (given !== undefined) return given;
-      taken.push({ path: `guard.cable.${path}`, value: unit ? `${usual} ${unit}` : usual, why });
-      return usual;
-    };
+    const { taken, or } = takingUsual();
     const material = or(asked.material, 'material', 'copper', 'copper');
     const insulation = or(asked.insulation, 'insulation', 'pvc', 'PVC');
     const method = or(asked.method, 'method', 'C', 'method C, clipped to a wall');
@@ -100,6 +95,26 @@ export const cables = {
       setting: false,
       source: remembered('standard', 'IEC 60364-4-43', '2008', '433.1: I_B ≤ I_n'),
       exceptions: remembered('standard', 'IEC 60364-4-43', '2008', '433.1: I_n ≤ I_z'),
+    },
+    {
+      kind: 'fuse-am',
+      share: 1,
+      most: 1,
+      setting: false,
+      source: commonPractice(
+        'A motor fuse aM (IEC 60269-2) at the plate current or the next above: it bears the start',
+      ),
+      exceptions: commonPractice('aM fuses guard against short circuit alone'),
+    },
+    {
+      kind: 'fuse-gg',
+      share: 1.6,
+      most: 1.6,
+      setting: false,
+      source: commonPractice(
+        'A fuse gG (IEC 60269-2) at 1.6 times the plate current or the next above: it bears a start',
+      ),
+      exceptions: commonPractice('gG fuses before a motor'),
     },
     {
       kind: 'motor-breaker',

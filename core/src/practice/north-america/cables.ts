@@ -1,5 +1,5 @@
 import { remembered, type Source } from '../../contract';
-import type { CableAsked, Laid, LaidSize, NotLaid, TakenAs } from '../cables';
+import { takingUsual, type CableAsked, type Laid, type LaidSize, type NotLaid } from '../cables';
 import type { Practice } from '../practice';
 import { atBand, cell } from '../table';
 import * as t from './tables/conductors';
@@ -36,12 +36,7 @@ function terminalsOf(asked: CableAsked, rating: number): { readonly column: Colu
 /** Conductors, earth and conduit by the National Electrical Code. */
 export const cables = {
   cable(asked: CableAsked): Laid | NotLaid {
-    const taken: TakenAs[] = [];
-    const or = <T extends string | number>(given: T | undefined, path: string, usual: T, why: string, unit = ''): T => {
-      if (given !== undefined) return given;
-      taken.push({ path: `guard.cable.${path}`, value: unit ? `${usual} ${unit}` : usual, why });
-      return usual;
-    };
+    const { taken, or } = takingUsual();
     const material = or(asked.material, 'material', 'copper', 'copper');
     const rating = or(asked.rating, 'rating', 75, 'insulation of 75 °C', '°C');
     const ambient = or(asked.ambient, 'ambient', 30, '30 °C around the cable', '°C');

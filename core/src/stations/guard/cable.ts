@@ -4,6 +4,7 @@ import { numberOf, type Subject, type Walk } from '../../needs';
 import {
   ampacityAsLaid,
   ampacityAtTerminals,
+  ampacityOf,
   cableWithstand,
   leastConductors,
   typedSize,
@@ -155,10 +156,11 @@ export function tellCable(walk: Walk, subject: Subject, needed: number, current:
   return { laid, conductors, ...tellDrop(walk, subject, laid, conductors, current) };
 }
 
-const carried = (laid: Laid, size: Conductors['size'], count: number): Conductors => {
-  const asLaid = count * size.base * laid.ambientFactor.value * laid.groupFactor.value;
-  return { size, count, ampacity: Math.min(asLaid, count * (size.terminals ?? Infinity)) };
-};
+const carried = (laid: Laid, size: Conductors['size'], count: number): Conductors => ({
+  size,
+  count,
+  ampacity: ampacityOf(laid, size, count),
+});
 
 /** A cable is taken at 30 °C; where the motor stands hotter somebody should say what its cable has around it. */
 function tellAmbient({ input, w }: Walk): void {

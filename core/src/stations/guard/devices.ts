@@ -1,4 +1,4 @@
-import type { FigureId, ProtectiveDevice } from '../../contract';
+import { deviceNames, type FigureId, type ProtectiveDevice } from '../../contract';
 import { prescribed } from '../../law';
 import { numberOf, type Subject, type Walk } from '../../needs';
 import { conductorCurrent, deviceCeiling, overloadDial, type DeviceRule } from '../../practice';
@@ -10,6 +10,8 @@ const ratingOf: Partial<Record<ProtectiveDevice, FigureId & `guard.${string}`>> 
   breaker: 'guard.breakerRating',
   'dual-element-fuse': 'guard.fuseRatingDual',
   'single-element-fuse': 'guard.fuseRatingSingle',
+  'fuse-am': 'guard.fuseRatingDual',
+  'fuse-gg': 'guard.fuseRatingSingle',
 };
 
 /** Short-circuit device, disconnect, contactor, starter size, earth conductor and conduit of the circuit. */
@@ -41,7 +43,8 @@ export function tellDevices(walk: Walk, subject: Subject, circuit: Circuit | und
     w.finding(
       'guard.device-elsewhere',
       'caution',
-      `A device of this kind is not of ${practice.words.name} practice: ${rules.map((r) => words[r.kind]).join(', ')}.`,
+      `A ${deviceNames[chosen]} is not of ${practice.words.name} practice: ` +
+        `${rules.map((r) => deviceNames[r.kind]).join(', ')}.`,
       { fields: ['guard.device'] },
     );
   tellCeilings(walk, rules, rule, counted, current);
@@ -82,19 +85,10 @@ export function tellDevices(walk: Walk, subject: Subject, circuit: Circuit | und
   });
 }
 
-const words: Readonly<Record<ProtectiveDevice, string>> = {
-  'inverse-time-breaker': 'inverse-time breaker',
-  'instantaneous-breaker': 'instantaneous breaker',
-  'dual-element-fuse': 'time-delay fuse',
-  'single-element-fuse': 'non-time-delay fuse',
-  breaker: 'circuit-breaker',
-  'motor-breaker': 'motor circuit-breaker',
-  'fuse-gg': 'fuse gG',
-  'fuse-am': 'fuse aM',
-};
-
-const factorOf = (k: number, source: DeviceRule['source'], I: Parameters<typeof numberOf>[1]) =>
-  ({ k: prescribed(q(k, '1'), source), I }) as never;
+const factorOf = (k: number, source: DeviceRule['source'], I: Subject['current']) => ({
+  k: prescribed(q(k, '1'), source),
+  I,
+});
 
 /** Design B of an efficient class: what it draws in the first crest made the code raise its magnetic settings. */
 function isEfficientB({ input, practice }: Walk, subject: Subject): boolean {

@@ -6,10 +6,10 @@ import {
   conductorMaterials,
   conduits,
   coordinations,
+  deviceNames,
   protectiveDevices,
   raceways,
   wires,
-  type ProtectiveDevice,
   controls as controlWords,
   demandKinds,
   dirts,
@@ -106,16 +106,6 @@ export const sources = said(supplyKinds, {
   'fault-level': 'known fault current',
   stiff: 'stiff',
 });
-const deviceNames: Readonly<Record<ProtectiveDevice, string>> = {
-  'inverse-time-breaker': 'inverse-time breaker',
-  'instantaneous-breaker': 'instantaneous breaker',
-  'dual-element-fuse': 'time-delay fuse',
-  'single-element-fuse': 'non-time-delay fuse',
-  breaker: 'circuit-breaker',
-  'motor-breaker': 'motor circuit-breaker',
-  'fuse-gg': 'fuse gG',
-  'fuse-am': 'fuse aM',
-};
 /** The devices of a practice: the first four are North America's. */
 export const devicesOf = (practice: unknown): Options =>
   (practice === 'north-america' ? protectiveDevices.slice(0, 4) : protectiveDevices.slice(4)).map((d) => [

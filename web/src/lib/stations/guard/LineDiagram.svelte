@@ -16,6 +16,8 @@
       {
         'dual-element-fuse': 'guard.fuseRatingDual',
         'single-element-fuse': 'guard.fuseRatingSingle',
+        'fuse-am': 'guard.fuseRatingDual',
+        'fuse-gg': 'guard.fuseRatingSingle',
         'instantaneous-breaker': 'guard.instantaneousTrip',
       }[String(desk().value('guard.device'))] ?? 'guard.breakerRating',
     );
