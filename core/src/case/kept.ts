@@ -8,6 +8,9 @@ const keptFigure = figureSchema
   .pick({ value: true, unit: true, text: true, inputs: true, station: true })
   .extend({ source: z.int().min(0), assumed: figureSchema.shape.assumed.optional() });
 
+/** A source without what is left out of most: that it was at hand. */
+const keptSource = sourceSchema.extend({ fromMemory: z.boolean().optional() });
+
 /**
  * `pilgrim.kept/1`: what a revision keeps of its result, a sixth of it: what was answered and on what it rested. The
  * rest (workings, curves, the fifty) is the same case solved again.
@@ -18,7 +21,7 @@ export const keptSchema = z.strictObject({
   name: z.string().nullable(),
   practice: z.string(),
   figures: z.record(z.string(), keptFigure),
-  sources: z.array(sourceSchema),
+  sources: z.array(keptSource),
   findings: z.array(findingSchema),
   choice: choiceSchema.nullable(),
   subject: subjectSchema.nullable(),
@@ -31,8 +34,9 @@ export type Kept = Frozen<Omit<z.output<typeof keptSchema>, 'figures'>> & {
   readonly figures: Readonly<Record<string, KeptFigure>>;
 };
 
-/** Digits that an input needs to be recognised; a value keeps all of them. */
+/** Digits that an input needs to be recognised, and a value to be compared. */
 const inputDigits = 6;
+const valueDigits = 7;
 
 /** What is kept of a result. */
 export function keep(result: Result): Kept {
@@ -46,7 +50,7 @@ export function keep(result: Result): Kept {
   const keys = [...new Set(Object.values(result.figures).map((f) => keyOf(f.source)))].toSorted();
   const places = new Map(keys.map((key, place) => [key, place]));
   const lean = (f: Figure): KeptFigure => ({
-    value: f.value,
+    value: Number(f.value.toPrecision(valueDigits)),
     unit: f.unit,
     text: f.text,
     inputs: Object.fromEntries(
@@ -65,10 +69,13 @@ export function keep(result: Result): Kept {
     format: 'pilgrim.kept/1',
     ...{ core, name, practice },
     figures: Object.fromEntries(Object.entries(result.figures).map(([id, f]) => [id, lean(f)])),
-    sources: keys.map((key) => sourceSchema.parse(JSON.parse(key))),
+    sources: keys.map((key) => leanSource(sourceSchema.parse(JSON.parse(key)))),
     ...{ findings, choice: chosen, subject: result.subject, verdicts: first?.verdicts ?? [], stations: told },
   };
 }
+
+const leanSource = ({ fromMemory, ...source }: Figure['source']): z.output<typeof keptSource> =>
+  fromMemory ? { ...source, fromMemory } : source;
 
 /** Reads what a revision keeps, or a whole result of this or an earlier core; undefined where it is neither. */
 export function readKept(value: unknown): Kept | undefined {

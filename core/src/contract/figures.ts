@@ -208,7 +208,7 @@ const guard = {
   'guard.instantaneousCeiling': ['A', 'Instantaneous trip, at most'],
   'guard.disconnectCurrent': ['A', 'Disconnect, at least'],
   'guard.tripClass': ['1', 'Trip class'],
-  'guard.tripAtSeven': ['s', 'Trip at 7.2 × the dial, cold'],
+  'guard.tripAtSeven': ['s', 'Trip time of its class, cold'],
   'guard.tripAtStart': ['1', 'Way to a trip used by the start'],
   'guard.tripAtStall': ['s', 'Latest trip at standstill, warm'],
   'guard.contactorRating': ['A', 'Contactor (AC-3)'],

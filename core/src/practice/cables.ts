@@ -26,15 +26,14 @@ export interface LaidSize extends ConductorSize {
 export interface TakenAs {
   readonly path: string;
   readonly value: string | number;
-  readonly why: string;
 }
 
 /** What is left out of a cable is taken as usual, and kept to be shown as taken. */
 export function takingUsual() {
   const taken: TakenAs[] = [];
-  const or = <T extends string | number>(given: T | undefined, path: string, usual: T, why: string, unit = ''): T => {
+  const or = <T extends string | number>(given: T | undefined, path: string, usual: T, unit = ''): T => {
     if (given !== undefined) return given;
-    taken.push({ path: `guard.cable.${path}`, value: unit ? `${usual} ${unit}` : usual, why });
+    taken.push({ path: `guard.cable.${path}`, value: unit ? `${usual} ${unit}` : usual });
     return usual;
   };
   return { taken, or };

@@ -14,18 +14,12 @@ const breakers = [
 export const cables = {
   cable(asked: CableAsked): Laid | NotLaid {
     const { taken, or } = takingUsual();
-    const material = or(asked.material, 'material', 'copper', 'copper');
-    const insulation = or(asked.insulation, 'insulation', 'pvc', 'PVC');
-    const method = or(asked.method, 'method', 'C', 'method C, clipped to a wall');
+    const material = or(asked.material, 'material', 'copper');
+    const insulation = or(asked.insulation, 'insulation', 'pvc');
+    const method = or(asked.method, 'method', 'C');
     const buried = method === 'D1' || method === 'D2';
-    const ambient = or(
-      asked.ambient,
-      'ambient',
-      buried ? 20 : 30,
-      buried ? '20 °C in the ground' : '30 °C in air',
-      'degC',
-    );
-    const circuits = or(asked.circuits, 'circuits', 1, 'one circuit');
+    const ambient = or(asked.ambient, 'ambient', buried ? 20 : 30, '°C');
+    const circuits = or(asked.circuits, 'circuits', 1);
     const table = t.capacities[material][insulation];
     const factors = buried ? t.groundFactors : t.airFactors;
     const ambientFactor = atBand(factors, Math.max(10, ambient), insulation);

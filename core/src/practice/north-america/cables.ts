@@ -37,18 +37,17 @@ function terminalsOf(asked: CableAsked, rating: number): { readonly column: Colu
 export const cables = {
   cable(asked: CableAsked): Laid | NotLaid {
     const { taken, or } = takingUsual();
-    const material = or(asked.material, 'material', 'copper', 'copper');
-    const rating = or(asked.rating, 'rating', 75, 'insulation of 75 °C', '°C');
-    const ambient = or(asked.ambient, 'ambient', 30, '30 °C around the cable', '°C');
-    const raceway = or(asked.raceway, 'raceway', 'conduit-steel', 'steel conduit');
+    const material = or(asked.material, 'material', 'copper');
+    const rating = or(asked.rating, 'rating', 75, '°C');
+    const ambient = or(asked.ambient, 'ambient', 30, '°C');
+    const raceway = or(asked.raceway, 'raceway', 'conduit-steel');
     const free = raceway === 'free-air';
-    const conductors = free ? 3 : or(asked.conductors, 'conductors', 3, 'three in the raceway');
+    const conductors = free ? 3 : or(asked.conductors, 'conductors', 3);
     const terminals = terminalsOf(asked, rating);
     if (asked.terminals === undefined)
       taken.push({
         path: 'guard.cable.terminals',
         value: `${terminals.column} °C`,
-        why: `terminals of ${terminals.column} °C`,
       });
     const own = columnOf(rating);
     const ambientFactor = atBand(t.ambientFactors, Math.max(10, ambient), own);

@@ -25,6 +25,9 @@ export interface Circuit {
 
 const degrees = { '60 degC': 60, '75 degC': 75, '90 degC': 90 } as const;
 
+/** Why a value of the cable is taken. */
+const usual = 'not given';
+
 /** The design letter as stamped or sold; undefined where a plate has none, whatever is usual. */
 export function designOf(input: Walk['input'], { kind, motor }: Subject): string | undefined {
   if (kind === 'choice' || input.motor?.catalogue !== undefined) return motor?.designLetter;
@@ -61,7 +64,7 @@ export function tellCable(walk: Walk, subject: Subject, needed: number, current:
     return {
       field: path,
       ...(holds !== undefined && { holds }),
-      ...(taken && { assumed: `not given: ${taken.why}` }),
+      ...(taken && { assumed: usual }),
     };
   };
   w.stated('guard.ambientFactor', '1', q(ambientFactor.value, '1'), ambientFactor.source, {
@@ -102,11 +105,7 @@ export function tellCable(walk: Walk, subject: Subject, needed: number, current:
     f_a: 'guard.ambientFactor',
     f_g: 'guard.groupFactor',
   } as const;
-  const assumptions = laid.taken.map(({ path, value, why: said }) => ({
-    field: path,
-    value,
-    why: `not given: ${said}`,
-  }));
+  const assumptions = laid.taken.map(({ path, value }) => ({ field: path, value, why: usual }));
   if (size.terminals === undefined || !laid.terminals)
     w.figure('guard.ampacity', ampacityAsLaid, figures, { source, assumed: assumptions });
   else {

@@ -119,9 +119,8 @@ function tellCoordination({ input, w }: Walk, subject: Subject): void {
     w.finding(
       'guard.drive-device',
       'note',
-      'On a drive its maker names the device before it, and its input current sizes the conductors there ' +
-        '(125 % of the rated input current in North America): ask for both. What stands here is the motor’s ' +
-        'side and a bypass.',
+      'Its maker names the device before a drive, and its rated input current sizes the conductors there ' +
+        '(125 % of it in North America): ask for both. These figures are the motor’s side and a bypass.',
       { fields: ['method'] },
     );
 }
