@@ -143,6 +143,11 @@ describe('branch circuits worked from NFPA 70 (2023): 430.250, 430.22, 310.16, 4
     expect(figure(e, 'guard.instantaneousTrip')).toBeCloseTo(440, 9);
     expect(figure(e, 'guard.instantaneousCeiling')).toBeCloseTo(680, 9);
   });
+  it('behind an instantaneous breaker the earth goes by the time-delay fuse (250.122(D)(2)): 300 A, 4 AWG', () => {
+    const earth = (device: Guard['device']) =>
+      said(northAmerican('125 hp', '460 V', { cable: at75, device }), 'guard.earthArea');
+    expect([earth('instantaneous-breaker'), earth('inverse-time-breaker')]).toEqual(['4 AWG', '3 AWG']);
+  });
   it('three size 10 conductors and their earth in 1/2 EMT: 4 × .0211 of .122 in²', () => {
     const r = northAmerican('20 hp', '460 V', { cable: at75 });
     expect(figure(r, 'guard.conduitFill')).toBeCloseTo(0.0844 / 0.122, 6);
@@ -343,7 +348,7 @@ describe('laws of the circuit', () => {
       fc.property(fc.integer({ min: 1, max: 400 }), fc.integer({ min: 1, max: 400 }), (a, b) => {
         const of = (m: number) => northAmerican('30 hp', '460 V', {}, { place: { cable: { length: `${m} m` } } });
         const [short, long] = [of(Math.min(a, b)), of(Math.max(a, b))];
-        for (const id of ['guard.voltageDrop']) expect(figure(long, id)).toBeGreaterThanOrEqual(figure(short, id));
+        expect(figure(long, 'guard.voltageDrop')).toBeGreaterThanOrEqual(figure(short, 'guard.voltageDrop'));
         expect(figure(long, 'guard.faultAtMotor')).toBeLessThanOrEqual(figure(short, 'guard.faultAtMotor'));
       }),
       { numRuns: 20 },

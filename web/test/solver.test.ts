@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { screenColumns, type ScreenQuery } from '@pilgrim/core';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { solver } from '$lib/solver/solver';
 
 const demo = (file: string): Record<string, unknown> => {
@@ -179,10 +179,26 @@ describe('what else it is asked', () => {
 });
 
 describe('warming up', () => {
-  it('repeats the first draft while nobody asks, and leaves the newest standing', async () => {
-    solver.draft(blower);
-    const choice = solver.rows(everything, 0, 1).rows[0]?.entry;
-    await new Promise((done) => setTimeout(done, 300));
-    expect(solver.rows(everything, 0, 1).rows[0]?.entry).toBe(choice);
+  it('repeats the first draft ten times while nobody asks, and leaves the newest standing', async () => {
+    vi.resetModules();
+    vi.useFakeTimers();
+    try {
+      const fresh = (await import('$lib/solver/solver')).solver;
+      fresh.draft(pump);
+      expect(vi.getTimerCount()).toBe(1);
+      fresh.draft(blower);
+      const first = () => fresh.rows(everything, 0, 1).rows[0]?.entry;
+      const choice = first();
+      let repeats = 0;
+      for (; vi.getTimerCount() > 0; repeats++) vi.advanceTimersToNextTimer();
+      expect(repeats).toBe(10);
+      expect(first()).toBe(choice);
+      // The pump's, which was repeated, is another one.
+      fresh.draft(pump);
+      expect(first()).not.toBe(choice);
+      expect(vi.getTimerCount()).toBe(0);
+    } finally {
+      vi.useRealTimers();
+    }
   });
 });

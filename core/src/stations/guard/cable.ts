@@ -212,8 +212,7 @@ function tellDrop(
   const rated = numberOf(w, subject.voltage);
   if (!voltage || power === undefined || rated === undefined) return { impedance };
   const U = field('supply.voltage', voltage.value, voltage.text);
-  const efficiency = subject.efficiency.value ?? 0.9;
-  const cosine = Math.min(0.98, power / (Math.sqrt(3) * rated * current * efficiency));
+  const cosine = Math.min(0.98, power / (Math.sqrt(3) * rated * current * subject.efficiency.value));
   const drop = (perMetre: typeof size, n: number): number => {
     const R = q((perMetre.resistance * length.value) / n, 'ohm');
     const X = q((perMetre.reactance * length.value) / n, 'ohm');

@@ -54,7 +54,9 @@ export function tellDevices(walk: Walk, subject: Subject, circuit: Circuit | und
   }
   tellContactors(walk, subject);
   if (!circuit) return;
-  const device = rule && !rule.setting ? next(current * rule.share) : next(current * (rules[1]?.share ?? 1));
+  // Behind a device without a rating the earth goes by the time-delay fuse that would be permitted (250.122(D)(2)).
+  const rated = rule?.setting === false ? rule : rules.find((r) => r.kind === 'dual-element-fuse');
+  const device = rated && next(current * rated.share);
   const { size, count } = circuit.conductors;
   const material = input.guard?.cable?.material ?? 'copper';
   const earth = practice.earthConductor(device ?? current, size, material);

@@ -60,12 +60,13 @@ function motorsFor(practice: 'north-america' | 'iec'): readonly Motor[] {
   return motors;
 }
 
-let warming: ReturnType<typeof setTimeout> | null = null;
+let warmed = false;
 
 /** Repeats a solve between questions, so that the first edits are as quick as the later ones. */
 function warmUp(input: unknown, left = warmingSolves): void {
+  warmed = true;
   if (left === 0) return;
-  warming = setTimeout(() => {
+  setTimeout(() => {
     solveDraft(input);
     warmUp(input, left - 1);
   }, 5);
@@ -84,7 +85,7 @@ export const solver = {
     if (!solved) return { result: null, errors };
     screening = solved.screening;
     starting = solved.starting;
-    if (warming === null) warmUp(input);
+    if (!warmed) warmUp(input);
     return { result: solved.result, errors };
   },
   /** The motors of the own shelf, judged beside the catalogue's, and the names of the position that asks. */

@@ -142,10 +142,3 @@ export const starterSizes = table(
     [5, 75, 100, 200], [6, 150, 200, 400], [7, null, 300, 600],
   ],
 ); // prettier-ignore
-
-/** Short-circuit rating in A taken of motor controllers without a marked one, up to so many hp. */
-export const unmarkedRatings = table(
-  remembered('standard', 'UL 508A', '2018', 'Supplement SB, Table SB4.1 (motor controllers)'),
-  ['rating'],
-  [[50, 5000], [200, 10000], [400, 18000], [600, 30000], [900, 42000], [1600, 85000]],
-); // prettier-ignore

@@ -53,7 +53,6 @@
       label="Panel’s short-circuit rating"
       dimension="current"
       placeholder="10 kA"
-      hint={northAmerican ? 'unmarked controllers: 5 kA to 50 hp' : undefined}
     />
     <ChoiceField path="guard.coordination" label="Coordination asked" options={coordination} />
   </div>

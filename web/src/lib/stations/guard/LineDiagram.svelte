@@ -5,6 +5,7 @@
 
   const desk = useDesk();
   const method = $derived(desk().result?.subject?.method ?? 'direct');
+  const waits = $derived(desk().waiting.has('guard'));
   const text = (id: string): string => {
     const figure = desk().figure(id);
     return figure ? textOf(figure) : '—';
@@ -74,8 +75,14 @@
         <rect x="-16" y="-14" width="32" height="28" />
       {/if}
       <text y="38" text-anchor="middle" stroke="none" fill="var(--quiet)" font-size="11">{part.name}</text>
-      <text y="54" text-anchor="middle" stroke="none" fill="var(--ink)" font-size="11" font-weight="600"
-        >{part.value}</text
+      <text
+        y="54"
+        text-anchor="middle"
+        stroke="none"
+        fill={waits ? 'var(--quiet)' : 'var(--ink)'}
+        font-style={waits ? 'italic' : 'normal'}
+        font-size="11"
+        font-weight="600">{part.value}</text
       >
     </g>
   {/each}
