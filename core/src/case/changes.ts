@@ -3,7 +3,7 @@ import { methodOfFigure } from '../contract/figures';
 import { methodNames } from '../contract/methods';
 import { stations, type StationName } from '../contract/stations';
 import type { Choice, Result } from './result';
-import type { Kept } from './kept';
+import { homeOf, type Kept } from './kept';
 
 /** What one answer says and another does not, and the figures that read differently. */
 export interface Changes {
@@ -45,7 +45,11 @@ export function changesBetween(before: Told, after: Told): Changes {
   const [was, is] = [before, after].map((r) => (r.choice ? choiceInWords(r.choice) : null));
   const told = (of: Told): Readonly<Record<string, Read>> =>
     Object.fromEntries(
-      Object.entries(of.figures).filter(([id]) => [undefined, of.subject?.method].includes(methodOfFigure(id))),
+      Object.entries(of.figures).flatMap(([id, f]) => {
+        const home = homeOf(id, f);
+        const told = [undefined, of.subject?.method].includes(methodOfFigure(id));
+        return home && told ? [[id, { value: f.value, text: f.text, ...home }]] : [];
+      }),
     );
   const [old, now] = [told(before), told(after)];
   const figures = [...new Set([...Object.keys(old), ...Object.keys(now)])].flatMap((id): FigureChange[] => {

@@ -1,12 +1,28 @@
 import { z } from 'zod';
-import { figureSchema, findingSchema, sourceSchema, stations, type Figure, type Frozen } from '../contract';
+import {
+  figureSchema,
+  findingSchema,
+  isStation,
+  sourceSchema,
+  stations,
+  unitOfFigure,
+  type Figure,
+  type Frozen,
+  type StationName,
+} from '../contract';
 import { readResult } from './migrate';
 import { choiceSchema, stationSchema, subjectSchema, verdictSchema, type Result } from './result';
 
-/** A figure without its formula and the origins of its inputs; `source` is its place in the table of sources. */
-const keptFigure = figureSchema
-  .pick({ value: true, unit: true, text: true, inputs: true, station: true })
-  .extend({ source: z.int().min(0), assumed: figureSchema.shape.assumed.optional() });
+/**
+ * A figure without its formula and the origins of its inputs; `source` is its place in the table of sources. Unit and
+ * station only where its id does not tell them (`homeOf`).
+ */
+const keptFigure = figureSchema.pick({ value: true, text: true, inputs: true }).extend({
+  unit: figureSchema.shape.unit.optional(),
+  station: figureSchema.shape.station.optional(),
+  source: z.int().min(0),
+  assumed: figureSchema.shape.assumed.optional(),
+});
 
 /** A source without what is left out of most: that it was at hand. */
 const keptSource = sourceSchema.extend({ fromMemory: z.boolean().optional() });
@@ -29,9 +45,23 @@ export const keptSchema = z.strictObject({
   verdicts: z.array(verdictSchema),
   stations: z.record(z.enum(stations), stationSchema),
 });
-type KeptFigure = Frozen<Omit<z.output<typeof keptFigure>, 'unit'>> & Pick<Figure, 'unit'>;
+type KeptFigure = Frozen<Omit<z.output<typeof keptFigure>, 'unit'>> & Partial<Pick<Figure, 'unit'>>;
 export type Kept = Frozen<Omit<z.output<typeof keptSchema>, 'figures'>> & {
   readonly figures: Readonly<Record<string, KeptFigure>>;
+};
+
+const stationInId = (id: string): StationName | undefined => {
+  const head = id.slice(0, id.indexOf('.'));
+  return isStation(head) ? head : undefined;
+};
+
+/** Unit and station of a figure as kept or whole: its own, or what its id tells. */
+export const homeOf = (
+  id: string,
+  f: Partial<Pick<Figure, 'unit' | 'station'>>,
+): Pick<Figure, 'unit' | 'station'> | undefined => {
+  const [unit, station] = [f.unit ?? unitOfFigure(id), f.station ?? stationInId(id)];
+  return unit === undefined || station === undefined ? undefined : { unit, station };
 };
 
 /** Digits that an input needs to be recognised, and a value to be compared. */
@@ -49,9 +79,10 @@ export function keep(result: Result): Kept {
   };
   const keys = [...new Set(Object.values(result.figures).map((f) => keyOf(f.source)))].toSorted();
   const places = new Map(keys.map((key, place) => [key, place]));
-  const lean = (f: Figure): KeptFigure => ({
+  const lean = (id: string, f: Figure): KeptFigure => ({
     value: Number(f.value.toPrecision(valueDigits)),
-    unit: f.unit,
+    ...(f.unit === unitOfFigure(id) ? {} : { unit: f.unit }),
+    ...(f.station === stationInId(id) ? {} : { station: f.station }),
     text: f.text,
     inputs: Object.fromEntries(
       Object.entries(f.inputs).map(([symbol, x]) => [
@@ -59,7 +90,6 @@ export function keep(result: Result): Kept {
         typeof x === 'number' ? Number(x.toPrecision(inputDigits)) : x,
       ]),
     ),
-    station: f.station,
     source: places.get(keyOf(f.source)) ?? 0,
     ...(f.assumed.length > 0 ? { assumed: f.assumed } : {}),
   });
@@ -68,7 +98,7 @@ export function keep(result: Result): Kept {
   return {
     format: 'pilgrim.kept/1',
     ...{ core, name, practice },
-    figures: Object.fromEntries(Object.entries(result.figures).map(([id, f]) => [id, lean(f)])),
+    figures: Object.fromEntries(Object.entries(result.figures).map(([id, f]) => [id, lean(id, f)])),
     sources: keys.map((key) => leanSource(sourceSchema.parse(JSON.parse(key)))),
     ...{ findings, choice: chosen, subject: result.subject, verdicts: first?.verdicts ?? [], stations: told },
   };
