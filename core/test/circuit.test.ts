@@ -311,7 +311,7 @@ describe('what is said of the circuit', () => {
     );
     const level = (coordination: Guard['coordination']) =>
       finding(northAmerican('30 hp', '460 V', { coordination }), 'guard.no-coordination')?.level;
-    expect([level('none'), level('type-2'), level('total')]).toEqual(['stop', 'note', 'note']);
+    expect([level('none'), level('type-2'), level('total')]).toEqual(['stop', undefined, 'note']);
   });
   it('on a drive its maker names the device', () => {
     expect(findingIds(northAmerican('30 hp', '460 V', {}, { method: 'drive' }))).toContain('guard.drive-device');

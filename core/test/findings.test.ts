@@ -160,7 +160,8 @@ const rows: readonly Row[] = [
   ['start.too-often', 'stop', ['load.startsPerHour'], direct({ startsPerHour: 500 }, pinned), direct({ startsPerHour: 1, demand: { kind: 'power', power: '10 hp', speed: '1750 rpm' } }, pinned)],
   // Guard
   ['guard.dial', 'note', [], direct({}), load({}, {})],
-  ['guard.no-coordination', 'note', ['supply.source'], direct({}), load({}, {})],
+  ['guard.no-coordination', 'note', ['supply.source'], direct({}, { supply: { voltage: '480 V', frequency: '60 Hz' } }), direct({})],
+  ['guard.combination', 'note', ['guard.coordination', 'guard.role'], direct({}), load({}, {})],
   // Drive
   ['drive.capacitors', 'note', [], driven({}), direct({})],
   ['drive.bearing-current', 'note', [], driven({}), direct({})],

@@ -51,7 +51,8 @@ describe('what a revision keeps of a result', () => {
     expect(Object.keys(kept.figures)).toEqual(Object.keys(now.figures));
     for (const [id, f] of Object.entries(kept.figures)) {
       const whole = now.figures[id];
-      expect({ ...f, ...homeOf(id, f) }).toMatchObject({ unit: whole?.unit, text: whole?.text, station: whole?.station });
+      const { unit, text, station } = whole ?? {};
+      expect({ ...f, ...homeOf(id, f) }).toMatchObject({ unit, text, station });
       expect(Math.abs(f.value - Number(whole?.value))).toBeLessThanOrEqual(1e-6 * Math.abs(f.value));
       expect(f.assumed ?? []).toEqual(whole?.assumed);
       expect({ fromMemory: false, ...kept.sources[f.source] }).toEqual(whole?.source);

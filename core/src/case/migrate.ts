@@ -46,12 +46,13 @@ function fill(result: Plain): Plain {
     history: null,
     replacement: null,
     start: null,
+    guard: null,
     ...result,
     findings: listOf(result.findings).map((f) => ({ doubt: false, suggestions: [], accepted: null, ...f })),
     candidates: listOf(result.candidates).map((c) => verdicts({ change: null, ...c })),
     methods: listOf(result.methods).map(verdicts),
     choice: isRecord(result.choice) ? verdicts(result.choice) : result.choice,
-    curves: isRecord(result.curves) ? { start: null, ...result.curves } : result.curves,
+    curves: isRecord(result.curves) ? { start: null, guard: null, ...result.curves } : result.curves,
   };
 }
 

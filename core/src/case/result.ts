@@ -271,12 +271,101 @@ const profilePoint = z.strictObject({
 });
 export type ProfilePoint = Frozen<z.output<typeof profilePoint>>;
 
+const timeCurve = z.array(pair);
+/** A against s, in the line: lines, or bands from their quickest to their slowest, and currents that are marked. */
+const guardCurves = z.strictObject({
+  dial: z.number(),
+  class: z.string(),
+  lines: z.array(z.strictObject({ id: z.string(), name: z.string(), points: timeCurve, slow: timeCurve.nullable() })),
+  marks: z.array(z.strictObject({ id: z.string(), name: z.string(), current: z.number() })),
+});
+export type GuardCurves = z.output<typeof guardCurves>;
+
+/** What is said of two curves that cross, or do not; `at`: where, A and s. */
+const crossing = z.strictObject({
+  id: z.enum(['outlasts-start', 'trips-before-stall', 'within-contactor', 'rides-first-crest', 'protects-cable']),
+  outcome,
+  text: z.string(),
+  at: pair.nullable(),
+  figures: z.array(z.string()),
+});
+export type Crossing = z.output<typeof crossing>;
+
+/** A part of the circuit: `range` what it is set within, `below` what the next one down would fail. */
+const circuitPart = z.strictObject({
+  kind: z.enum([
+    'source',
+    'disconnect',
+    'device',
+    'contactor',
+    'soft-starter',
+    'drive',
+    'overload',
+    'cable',
+    'motor',
+    'load',
+  ]),
+  name: z.string(),
+  rating: z.string(),
+  range: z.string(),
+  margin: z.string(),
+  below: z.string(),
+  figure: z.string().nullable(),
+});
+export type CircuitPart = Frozen<z.output<typeof circuitPart>>;
+
+const combinationTaken = z.strictObject({
+  type: z.int(),
+  table: z.string(),
+  standard: z.string(),
+  voltage: z.number(),
+  faultCurrent: z.number(),
+  device: z.string(),
+  contactor: z.string(),
+  relay: z.string(),
+  range: z.string(),
+  price: z.number().nullable(),
+});
+export type CombinationTaken = Frozen<z.output<typeof combinationTaken>>;
+
+const setting = z.strictObject({ name: z.string(), value: z.string(), why: z.string(), otherwise: z.string() });
+export type Setting = Frozen<z.output<typeof setting>>;
+
+const watched = z.strictObject({
+  id: z.string(),
+  name: z.string(),
+  /** What is proposed, in words, and the reason. */
+  proposed: z.string(),
+  why: z.string(),
+  /** As decided in the case; null where nobody decided. */
+  decided: z.string().nullable(),
+});
+export type Watched = Frozen<z.output<typeof watched>>;
+
+/** The circuit as a decision: its parts, what was tested together, what the curves say, settings, what else watches. */
+const guardView = z.strictObject({
+  scheme: z.enum(['two-part', 'three-part', 'star-delta', 'soft-starter', 'drive']),
+  parts: z.array(circuitPart),
+  /** `taken`: the one of the type that is asked; `other`: the one of the other type. */
+  combination: z.strictObject({
+    asked: z.string(),
+    taken: combinationTaken.nullable(),
+    other: combinationTaken.nullable(),
+    step: z.string(),
+  }),
+  crossings: z.array(crossing),
+  settings: z.array(setting),
+  watches: z.array(watched),
+});
+export type GuardView = Frozen<z.output<typeof guardView>>;
+
 const curves = z.strictObject({
   /** Torque in N·m against r/min at the motor shaft. */
   torqueSpeed: z.strictObject({ load: z.array(pair), motor: z.array(pair) }).nullable(),
   /** Input in kW against flow ratio, old and new way of control, and the year's rows. */
   flow: z.strictObject({ old: z.array(pair), new: z.array(pair), rows: z.array(profilePoint) }).nullable(),
   start: startCurves.nullable(),
+  guard: guardCurves.nullable(),
 });
 export type Curves = Frozen<z.output<typeof curves>>;
 
@@ -343,6 +432,7 @@ export const resultSchema = z.strictObject({
   rules: z.array(ruleUsed),
   curves,
   start: startView.nullable(),
+  guard: guardView.nullable(),
 });
 export type Result = Frozen<Omit<z.output<typeof resultSchema>, 'figures'>> & {
   readonly figures: Readonly<Record<string, Figure>>;

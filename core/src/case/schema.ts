@@ -24,7 +24,14 @@ import {
   waters,
   protectiveDevices,
   raceways,
+  boardMountings,
+  guardRoles,
+  relayKinds,
   relayPlaces,
+  restarts,
+  undervoltages,
+  watches,
+  type Watch,
   wires,
 } from '../contract';
 import { houseRules, ruleIds, type HouseRule, type RuleId, type RuleValue } from '../practice';
@@ -402,8 +409,19 @@ const start = z.strictObject({
 
 /** The circuit between the bus and the motor's terminals. What is left out is taken as usual and shown as assumed. */
 const guard = z.strictObject({
+  role: oneOf(guardRoles).optional(),
   device: oneOf(protectiveDevices).optional(),
   coordination: oneOf(coordinations).optional(),
+  /** Where the starter sits: around the board, how tight it is, how its parts are fitted. */
+  board: z
+    .strictObject({
+      ambient: quantity('temperature', 'any').optional(),
+      protection: text(12)
+        .regex(/^IP\s?[0-6X][0-9X]$/i, { error: 'write a degree of protection, such as IP54' })
+        .optional(),
+      mounting: oneOf(boardMountings).optional(),
+    })
+    .optional(),
   relay: z
     .strictObject({
       class: z
@@ -411,8 +429,11 @@ const guard = z.strictObject({
           error: 'must be one of 5, 10, 20, 30 or "10A"',
         })
         .optional(),
+      kind: oneOf(relayKinds).optional(),
       /** Inside the delta, or in the line before it. */
       at: oneOf(relayPlaces).optional(),
+      /** As it is set; left out: as proposed. */
+      dial: quantity('current').optional(),
     })
     .optional(),
   cable: z
@@ -442,6 +463,16 @@ const guard = z.strictObject({
   maxDrop: number({ above: 0, max: 0.5 }, 0.03).optional(),
   /** Short-circuit rating of the panel. */
   assemblyRating: quantity('current').optional(),
+  restart: oneOf(restarts).optional(),
+  undervoltage: oneOf(undervoltages).optional(),
+  /** What watches over the motor, as decided; left out: as proposed. */
+  watch: z
+    .strictObject(
+      Object.fromEntries(Object.keys(watches).map((id) => [id, flag().optional()])) as {
+        [W in Watch]: z.ZodOptional<ReturnType<typeof flag>>;
+      },
+    )
+    .optional(),
   feeder: z
     .strictObject({
       motors: z

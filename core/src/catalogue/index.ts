@@ -4,4 +4,5 @@ export * from './faced';
 export * from './models';
 export * from './circuit';
 export * from './columns';
+export * from './combinations';
 export * from './starters';

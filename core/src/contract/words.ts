@@ -85,6 +85,24 @@ const deviceWords = {
 export type ProtectiveDevice = keyof typeof deviceWords;
 export const deviceNames: Readonly<Record<ProtectiveDevice, string>> = deviceWords;
 export const protectiveDevices = Object.keys(deviceWords) as [ProtectiveDevice, ...ProtectiveDevice[]];
+/** What hangs on the motor: by it the coordination after a fault is proposed. */
+export const guardRoles = ['general', 'process', 'emergency'] as const;
+export const boardMountings = ['fixed', 'withdrawable'] as const;
+export const relayKinds = ['thermal', 'electronic'] as const;
+export const restarts = ['manual', 'automatic'] as const;
+export const undervoltages = ['release', 'ride-through'] as const;
+/** What else may watch over a motor, each proposed with its reason and kept as decided. */
+export const watches = {
+  phaseLoss: 'Phase loss and unbalance',
+  jam: 'Jam',
+  underload: 'Underload',
+  windingSensor: 'Winding sensor and its relay',
+  spaceHeater: 'Space heater',
+  earthFault: 'Earth fault',
+  emergencyStop: 'Emergency stop',
+  safeTorqueOff: 'Safe torque off',
+} as const;
+export type Watch = keyof typeof watches;
 export const coordinations = ['type-1', 'type-2', 'total', 'none'] as const;
 export const relayPlaces = ['line', 'delta'] as const;
 export const conductorMaterials = ['copper', 'aluminium'] as const;

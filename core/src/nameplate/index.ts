@@ -15,3 +15,4 @@ export * from './special';
 export * from './stock';
 export * from './list';
 export * from './positionList';
+export * from './combinationList';

@@ -1,4 +1,5 @@
 import type { Case } from '../case';
+import type { Combination } from '../catalogue';
 import type { Workings } from '../law';
 import type { Lesson, SpecialPart } from '../nameplate';
 import type { Circuit, LoadShape, StandstillSettings } from '../physics';
@@ -10,6 +11,8 @@ export interface Walk {
   readonly practice: Practice;
   readonly rules: Rules;
   readonly w: Workings;
+  /** Combinations that were tested together, the plant's own or those that ship. */
+  readonly combinations: readonly Combination[];
 }
 
 /** The motor that is there now, as far as its plate says. SI and the trade's units. */

@@ -1,4 +1,4 @@
-import { definition, type Prescribed, type Source } from '../contract';
+import { commonPractice, definition, type Prescribed, type Source } from '../contract';
 import { law, notNegative, positive, share } from '../law';
 
 /** A conductor that can be bought: its trade name and its area in mm². */
@@ -172,6 +172,46 @@ export const faultAtEnd = law({
     from: 'by hand: 277.13 V over √(0.02² + 0.02804²) = 0.034442 Ω',
   },
   of: ({ U, Z_s, R, X }) => U / (Math.sqrt(3) * Math.hypot(R, Z_s + X)),
+});
+
+export const faultWithMotors = law({
+  name: 'Fault current with what running motors add',
+  symbol: 'I_kM',
+  unit: 'A',
+  takes: { I_k: 'A', k: '1', I_M: 'A' },
+  formula: 'I_k + k * I_M',
+  source: commonPractice('Running motors feed a fault with 4 to 6 times their current for its first cycles; 4 taken'),
+  range: { I_k: notNegative, k: [3, 7], I_M: notNegative },
+  example: { of: { I_k: 12000, k: 4, I_M: 150 }, gives: 12600, from: 'by hand' },
+  of: ({ I_k, k, I_M }) => I_k + k * I_M,
+});
+
+export const earthFaultAtEnd = law({
+  name: 'Earth fault at the end of the cable',
+  symbol: 'I_f',
+  unit: 'A',
+  takes: { U: 'V', Z_s: 'ohm', R: 'ohm', R_PE: 'ohm', X: 'ohm' },
+  formula: '0.95 * U / sqrt(3) / sqrt((R + R_PE)^2 + (Z_s + 2 * X)^2)',
+  source: definition('Loop impedance', 'source, line and earth conductor in series; voltage factor 0.95 (minimum)'),
+  range: { U: positive, Z_s: notNegative, R: notNegative, R_PE: notNegative, X: notNegative },
+  example: {
+    of: { U: 400, Z_s: 0.01, R: 0.14, R_PE: 0.14, X: 0.008 },
+    gives: 780.2,
+    from: 'by hand: 219.39 V over √(0.28² + 0.026²) = 0.28120 Ω',
+  },
+  of: ({ U, Z_s, R, R_PE, X }) => (0.95 * U) / Math.sqrt(3) / Math.hypot(R + R_PE, Z_s + 2 * X),
+});
+
+export const boardFactor = law({
+  name: 'What a warm, tight board leaves its parts',
+  symbol: 'f_b',
+  unit: '1',
+  takes: { t: 'degC', rise: 'K', m: '1' },
+  formula: 'max(0.3, min(1, 1 - 0.01 * (t + rise - 40))) * m',
+  source: commonPractice('1 % for each kelvin inside above 40 °C; a tight board is 10 K warmer; withdrawable 0.95'),
+  range: { t: [-50, 80], rise: [0, 40], m: [0.5, 1] },
+  example: { of: { t: 45, rise: 10, m: 0.95 }, gives: 0.8075, from: 'by hand: 15 K above, 0.85 × 0.95' },
+  of: ({ t, rise, m }) => Math.max(0.3, Math.min(1, 1 - 0.01 * (t + rise - 40))) * m,
 });
 
 export const cableWithstand = law({

@@ -15,6 +15,7 @@ export * from './usual/machines';
 export * from './usual/relays';
 export * from './usual/remedies';
 export * from './usual/sound';
+export * from './usual/timeCurrent';
 export * from './prescriptions';
 export * from './cables';
 export * from './frames';

@@ -28,6 +28,9 @@ export interface DeviceRule {
   readonly exceptions: Source;
 }
 
+/** How the source's star point is held. */
+export type Earthing = 'solid' | 'high-resistance' | 'isolated' | 'corner' | 'unknown';
+
 export type Conduit = (typeof conduits)[number];
 export interface ConduitFill {
   /** Trade size. */
@@ -129,6 +132,20 @@ export interface Practice {
   readonly usualDevice: ProtectiveDevice;
   /** Share of the table current a disconnect is rated for; absent where none is prescribed. */
   readonly disconnectFactor?: Prescribed<number>;
+  /** Where a disconnect must be, in words; absent where none is prescribed. */
+  readonly disconnectPlace?: string;
+  /**
+   * Devices marked with a second voltage, that of an earthed star to earth: whether the supply's earthing excludes
+   * them, or nobody said how it is; undefined where the supply's voltage is no such one.
+   */
+  slashRated?(
+    supply: number,
+    earthing: Earthing | undefined,
+  ): Prescribed<'permitted' | 'excluded' | 'unknown'> | undefined;
+  /** Short-circuit rating in A of a motor controller that is marked with none. */
+  defaultFaultRating?(power: number): Prescribed<number>;
+  /** Seconds within which an earth fault must be off in a circuit of so many A; absent where none is tabled. */
+  disconnection?(device: number, toEarth: number): Prescribed<number>;
   /** AC-3 ratings of contactors, A, ascending. */
   readonly contactorRatings: Prescribed<readonly number[]>;
   /** Size of a starter for a motor, 00 as −1; undefined where the practice counts none, or none reaches. */

@@ -1,4 +1,4 @@
-import { genericMotors, motorById, withParts, type Motor } from '../catalogue';
+import { demoCombinations, genericMotors, motorById, withParts, type Motor } from '../catalogue';
 import {
   bestFifty,
   type Candidate,
@@ -70,8 +70,8 @@ export interface Solved {
 }
 
 /** Walks a case through the ten stations: state, judge, tell. Never throws for a case that was read. */
-export function solve(input: Case, shelf: readonly Motor[] = []): Result {
-  return solveWith(input, shelf).result;
+export function solve(input: Case, shelf: readonly Motor[] = [], combinations = demoCombinations()): Result {
+  return solveWith(input, shelf, bestFifty, combinations).result;
 }
 
 /**
@@ -79,11 +79,16 @@ export function solve(input: Case, shelf: readonly Motor[] = []): Result {
  * candidates to put
  * into words, fifty at most; a screen that asks the columns for more needs few.
  */
-export function solveWith(input: Case, shelf: readonly Motor[] = [], told = bestFifty): Solved {
+export function solveWith(
+  input: Case,
+  shelf: readonly Motor[] = [],
+  told = bestFifty,
+  combinations = demoCombinations(),
+): Solved {
   const practice = practiceById(input.practice);
   const rules = rulesFor(input.rules);
   const w = new Workings(input.money?.currency);
-  const walk: Walk = { input, practice, rules, w };
+  const walk: Walk = { input, practice, rules, w, combinations };
 
   const plate = readPlate(walk);
   judgeMeasured(walk);
@@ -124,8 +129,14 @@ export function solveWith(input: Case, shelf: readonly Motor[] = [], told = best
     found = chooseAndTell(walk, needs, plate, shelf, Math.min(told, bestFifty));
   } else if (!blocked) {
     const subject = subjectFromPlate(walk, plate);
-    if (subject) tellGuard(walk, subject);
-    found = { ...nothing, subject: subject ?? null, replacement: tellReplacement(walk, plate, undefined, undefined) };
+    const guard = subject && tellGuard(walk, subject);
+    found = {
+      ...nothing,
+      subject: subject ?? null,
+      replacement: tellReplacement(walk, plate, undefined, undefined),
+      guard: guard?.view ?? null,
+      curves: { ...nothing.curves, guard: guard?.curves ?? null },
+    };
   }
   askUnusual(walk);
   acceptDoubts(walk);
@@ -150,6 +161,7 @@ export function solveWith(input: Case, shelf: readonly Motor[] = [], told = best
     rules: rulesUsed(walk),
     curves: found.curves,
     start: found.start,
+    guard: found.guard,
   };
   return { result, screening: found.screening, starting: found.starting };
 }
@@ -200,6 +212,7 @@ interface Told {
   readonly subject: Subject | null;
   readonly curves: Curves;
   readonly start: Result['start'];
+  readonly guard: Result['guard'];
   readonly replacement: Result['replacement'];
   readonly screening: Solved['screening'];
   readonly starting: Starting | null;
@@ -211,8 +224,9 @@ const nothing: Told = {
   methods: [],
   choice: null,
   subject: null,
-  curves: { torqueSpeed: null, flow: null, start: null },
+  curves: { torqueSpeed: null, flow: null, start: null, guard: null },
   start: null,
+  guard: null,
   replacement: null,
   screening: null,
   starting: null,
@@ -304,10 +318,11 @@ function chooseAndTell(
   subject ??= subjectFromPlate(walk, plate);
   let flow: Curves['flow'] = null;
   let start: ReturnType<typeof tellStart>;
+  let guard: ReturnType<typeof tellGuard> | undefined;
   if (subject) {
     if (needs.load.basis === 'load' || needs.load.startKnown)
       start = tellStart(walk, needs, subject, subject.kind === 'plate' ? undefined : choice?.method);
-    tellGuard(walk, subject, needs);
+    guard = tellGuard(walk, subject, needs);
     const verdicts = subject.kind === 'plate' ? [] : (first?.verdicts ?? []);
     const onlyThisStarts = first?.verdicts.some((v) => v.requirement === 'speed-control' && v.outcome === 'pass');
     tellDrive(walk, needs, subject, verdicts, onlyThisStarts);
@@ -322,8 +337,14 @@ function chooseAndTell(
     methods: i >= 0 ? explainMethods(needs, all, all === judged ? i : 0) : [],
     choice,
     subject: subject ?? null,
-    curves: { torqueSpeed: torqueSpeed(needs, judged, i), flow, start: start?.curves ?? null },
+    curves: {
+      torqueSpeed: torqueSpeed(needs, judged, i),
+      flow,
+      start: start?.curves ?? null,
+      guard: guard?.curves ?? null,
+    },
     start: start?.view ?? null,
+    guard: guard?.view ?? null,
     replacement: tellReplacement(walk, plate, needs, choice ? motor : undefined),
     screening: { needs, judged },
     starting: start?.starting ?? null,

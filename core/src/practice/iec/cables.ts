@@ -124,6 +124,12 @@ export const cables = {
 
   usualDevice: 'motor-breaker',
 
+  disconnection(device, toEarth) {
+    const row = t.disconnectionTimes.rows.find((r) => toEarth <= r[0] * 1.001);
+    const time = device <= 32 ? (cell(t.disconnectionTimes, row, 'final') ?? 0.1) : 5;
+    return { value: time, source: t.disconnectionTimes.source };
+  },
+
   contactorRatings: {
     value: [9, 12, 18, 25, 32, 40, 50, 65, 80, 95, 115, 150, 185, 225, 265, 330, 400, 500, 630, 800],
     source: commonPractice('AC-3 ratings at 400 V as contactors are made (IEC 60947-4-1)'),

@@ -34,6 +34,9 @@ function terminalsOf(asked: CableAsked, rating: number): { readonly column: Colu
 }
 
 /** Conductors, earth and conduit by the National Electrical Code. */
+/** V of networks that are three-phase star or delta alike. */
+const slashVoltages = [240, 480, 600];
+
 export const cables = {
   cable(asked: CableAsked): Laid | NotLaid {
     const { taken, or } = takingUsual();
@@ -124,6 +127,19 @@ export const cables = {
 
   usualDevice: 'inverse-time-breaker',
   disconnectFactor: { value: 1.15, source: code('430.110(A)') },
+
+  disconnectPlace: 'in sight of motor and controller, or lockable (430.102)',
+
+  slashRated(supply, earthing) {
+    if (!slashVoltages.some((v) => Math.abs(supply / v - 1) < 0.05)) return undefined;
+    const value =
+      earthing === 'solid' ? 'permitted' : earthing === undefined || earthing === 'unknown' ? 'unknown' : 'excluded';
+    return { value, source: code('240.85, 430.83(E)') };
+  },
+
+  defaultFaultRating(power) {
+    return { value: atBand(t.defaultFaultRatings, power / 745.7, 'A') ?? 42_000, source: t.defaultFaultRatings.source };
+  },
 
   contactorRatings: {
     value: [9, 18, 27, 45, 90, 135, 270, 540, 810],

@@ -155,6 +155,17 @@ export function tellCable(walk: Walk, subject: Subject, needed: number, current:
   return { laid, conductors, ...tellDrop(walk, subject, laid, conductors, current) };
 }
 
+/** What the next conductor down would fail, in words; empty where there is none. */
+export function leastBelow({ laid, conductors }: Circuit, needed: number | undefined): string {
+  const { size, count } = conductors;
+  const next = laid.sizes.findLast((s) => s.area < size.area && (count === 1 || s.parallel));
+  if (!next || needed === undefined) return '';
+  const carries = ampacityOf(laid, next, count);
+  return carries < needed
+    ? `${next.name} carries ${writeQuantity(carries, 'A')} as laid, ${writeQuantity(needed, 'A')} is asked`
+    : `${next.name} would do by ampacity`;
+}
+
 const carried = (laid: Laid, size: Conductors['size'], count: number): Conductors => ({
   size,
   count,

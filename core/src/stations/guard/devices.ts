@@ -1,9 +1,10 @@
 import { deviceNames, type FigureId, type ProtectiveDevice } from '../../contract';
-import { prescribed } from '../../law';
+import { assumed, field, prescribed } from '../../law';
 import { numberOf, type Subject, type Walk } from '../../needs';
-import { conductorCurrent, deviceCeiling, overloadDial, type DeviceRule } from '../../practice';
+import { boardFactor, conductorCurrent, deviceCeiling, overloadDial, type DeviceRule } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
 import { designOf, type Circuit } from './cable';
+import type { DeviceTaken } from './chart';
 
 const ratingOf: Partial<Record<ProtectiveDevice, FigureId & `guard.${string}`>> = {
   'inverse-time-breaker': 'guard.breakerRating',
@@ -13,6 +14,14 @@ const ratingOf: Partial<Record<ProtectiveDevice, FigureId & `guard.${string}`>> 
   'fuse-am': 'guard.fuseRatingDual',
   'fuse-gg': 'guard.fuseRatingSingle',
 };
+
+/** The device of the circuit as it was told: its rating, or its magnetic setting. */
+export function deviceTaken({ input, practice, w }: Walk): DeviceTaken | undefined {
+  const kind = input.guard?.device ?? practice.usualDevice;
+  const id = ratingOf[kind] ?? 'guard.instantaneousTrip';
+  const rating = w.figures.get(id)?.value;
+  return rating === undefined ? undefined : { kind, rating };
+}
 
 /** Short-circuit device, disconnect, contactor, starter size, earth conductor and conduit of the circuit. */
 export function tellDevices(walk: Walk, subject: Subject, circuit: Circuit | undefined): void {
@@ -122,7 +131,28 @@ function tellCeilings(
   );
 }
 
-function tellContactors({ practice, w }: Walk, subject: Subject): void {
+/** What the board leaves its parts, where it is warm, tight or withdrawable; 1 where nobody says. */
+export function tellBoard({ input, w }: Walk): number {
+  const board = input.guard?.board;
+  if (!board || (board.ambient === undefined && board.protection === undefined && board.mounting === undefined))
+    return 1;
+  const tight = /^IP\s?[5-6]/i.test(board.protection ?? '');
+  const t = board.ambient
+    ? field('guard.board.ambient', board.ambient.value, board.ambient.text)
+    : assumed('guard.board.ambient', q(35, 'degC'), 'not given: the usual limit of a board');
+  w.figure('guard.boardFactor', boardFactor, {
+    t,
+    rise: {
+      ...prescribed(q(tight ? 10 : 5, 'K'), boardFactor.source),
+      text: tight ? '10 K inside a tight one' : '5 K',
+    },
+    m: prescribed(q(board.mounting === 'withdrawable' ? 0.95 : 1, '1'), boardFactor.source),
+  });
+  return w.figures.get('guard.boardFactor')?.value ?? 1;
+}
+
+function tellContactors(walk: Walk, subject: Subject): void {
+  const { practice, w } = walk;
   const power = numberOf(w, subject.power);
   const voltage = numberOf(w, subject.voltage);
   const current = numberOf(w, subject.current);
@@ -134,7 +164,10 @@ function tellContactors({ practice, w }: Walk, subject: Subject): void {
       text: starter.value < 0 ? '00' : `${starter.value}`,
       symbol: 'size',
     });
-  const rating = starter ? ratings[starter.value + 1] : ratings.find((r) => r >= current * 0.9999);
+  const asked = current / tellBoard(walk);
+  const rating = ratings.find(
+    (r) => r >= asked * 0.9999 && (starter === undefined || r >= (ratings[starter.value + 1] ?? 0)),
+  );
   if (rating !== undefined)
     w.stated('guard.contactorRating', 'A', q(rating, 'A'), starter?.source ?? source, { symbol: 'I_e' });
   if (subject.method !== 'star-delta') return;

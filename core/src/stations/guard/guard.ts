@@ -1,22 +1,34 @@
-import { definition } from '../../contract';
+import type { GuardCurves, GuardView } from '../../case';
+import { definition, type FigureId } from '../../contract';
 import { prescribed, type Given } from '../../law';
 import { conductorCurrent, overloadDial, overloadTrip } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
 import { numberOf, type Needs, type Subject, type Walk } from '../../needs';
-import { tellCable } from './cable';
-import { tellDevices } from './devices';
-import { tellFault } from './fault';
+import { tellCable, type Circuit } from './cable';
+import { chartOf, chartSource } from './chart';
+import { tellCoordination } from './coordination';
+import { deviceTaken, tellDevices } from './devices';
+import { judgeUnmarked, tellEarthFault, tellFault, tellLeakage } from './fault';
 import { tellFeeder } from './feeder';
-import { tellRelay } from './relay';
+import { partsOf, schemeOf } from './parts';
+import { judgeDial, sitsInDelta, tellRelay } from './relay';
+import { settingsOf } from './settings';
+import { watchesOf } from './watches';
+
+/** What Guard tells beyond its figures and findings. */
+export interface GuardTold {
+  readonly curves: GuardCurves | null;
+  readonly view: GuardView | null;
+}
 
 /** Overload dial and trip from plate current, table current, and the least ampacity of the conductors. */
-export function tellGuard(walk: Walk, subject: Subject, needs?: Needs): void {
+export function tellGuard(walk: Walk, subject: Subject, needs?: Needs): GuardTold {
   const { input, practice, rules, w } = walk;
   w.enter('guard');
   const power = numberOf(w, subject.power);
   const voltage = numberOf(w, subject.voltage);
   const current = numberOf(w, subject.current);
-  if (power === undefined || voltage === undefined || current === undefined) return;
+  if (power === undefined || voltage === undefined || current === undefined) return { curves: null, view: null };
   const table = practice.tableCurrent(power, voltage, current, input.supply?.voltage?.value);
   if (table) w.stated('guard.tableCurrent', 'A', q(table.value, 'A'), table.source, { symbol: 'I_t' });
   else {
@@ -56,7 +68,7 @@ export function tellGuard(walk: Walk, subject: Subject, needs?: Needs): void {
     { source: practice.conductorFactor.source },
   );
 
-  const insideDelta = subject.method === 'star-delta' && input.guard?.relay?.at !== 'line';
+  const insideDelta = sitsInDelta(walk, subject);
   w.figure('guard.overloadDial', overloadDial, {
     c: prescribed(
       q(insideDelta ? 1 / Math.sqrt(3) : 1, '1'),
@@ -85,36 +97,20 @@ export function tellGuard(walk: Walk, subject: Subject, needs?: Needs): void {
           'permits about 150 %. The higher maximum is only for a motor that cannot otherwise start.',
     { figures: ['guard.overloadDial', 'guard.overloadTrip'], source: rule.source },
   );
+  judgeDial(walk, rule, insideDelta);
   const needed = numberOf(w, 'guard.conductorCurrent');
   const circuit = needed === undefined ? undefined : tellCable(walk, subject, needed, current);
-  tellRelay(walk, needs, subject);
+  const relay = tellRelay(walk, needs, subject);
   tellDevices(walk, subject, circuit);
-  tellFault(walk, circuit);
+  const device = subject.method === 'drive' ? undefined : deviceTaken(walk);
+  tellFault(walk, subject, circuit);
+  tellEarthFault(walk, circuit, device, relay);
+  tellLeakage(walk, subject);
   tellFeeder(walk, subject);
-  tellCoordination(walk, subject);
-}
-
-function tellCoordination({ input, w }: Walk, subject: Subject): void {
-  const asked = input.guard?.coordination;
-  const figures = w.figures.has('guard.availableFault') ? (['guard.availableFault'] as const) : [];
-  if (asked === 'none')
-    w.finding(
-      'guard.no-coordination',
-      'stop',
-      'Nothing coordinated is never permitted: after a fault contactor and relay may burn, weld or fail to open. Ask ' +
-        'for type 1 at least, type 2 where it must be back at once.',
-      { fields: ['guard.coordination'], figures },
-    );
-  else
-    w.finding(
-      'guard.no-coordination',
-      'note',
-      asked === 'total'
-        ? 'Total coordination is named for emergency duty: whoever answers for that duty decides it, not this sheet.'
-        : 'Coordination (type 1 or 2) is never inferred from ratings: take a combination tested ' +
-            'together at this voltage, and ask for the available fault current first.',
-      { fields: ['supply.source'], figures },
-    );
+  const value = (id: FigureId): number | undefined => w.figures.get(id)?.value;
+  const combination = tellCoordination(walk, subject, current / (value('guard.boardFactor') ?? 1));
+  const asksBuilder = w.findings.some((f) => f.id === 'guard.no-combination');
+  if (combination.taken === null && !asksBuilder) judgeUnmarked(walk);
   if (subject.method === 'drive')
     w.finding(
       'guard.drive-device',
@@ -123,7 +119,47 @@ function tellCoordination({ input, w }: Walk, subject: Subject): void {
         '(125 % of it in North America): ask for both. These figures are the motor’s side and a bypass.',
       { fields: ['method'] },
     );
+  const locked = value('motor.startingCurrent');
+  const stall = value('start.stallTime');
+  const chart =
+    relay &&
+    chartOf({
+      relay,
+      device,
+      contactor: value('guard.contactorRating'),
+      tested: combination.taken !== null,
+      withstand: withstandOf(circuit, value('guard.cableWithstand')),
+      fault: value('guard.availableFault'),
+      faultAtMotor: value('guard.faultAtMotor'),
+      firstCrest: subject.method === 'direct' ? value('start.direct.firstPeak') : undefined,
+      stall: locked === undefined || stall === undefined ? undefined : { current: locked, time: stall },
+    });
+  for (const { id, outcome, text, figures } of chart?.crossings ?? [])
+    if (outcome !== 'pass' && !toldElsewhere.has(id))
+      w.finding('guard.crossing', id === 'rides-first-crest' ? 'caution' : 'note', text, {
+        fields: ['guard.device'],
+        figures,
+        source: chartSource,
+      });
+  return {
+    curves: chart?.curves ?? null,
+    view: {
+      scheme: schemeOf(walk, subject),
+      parts: [...partsOf(walk, subject, { device, circuit })],
+      combination,
+      crossings: [...(chart?.crossings ?? [])],
+      settings: [...settingsOf(needs, subject, (w.figures.get('guard.dialSet') ?? w.figures.get(I))?.text ?? '')],
+      watches: [...watchesOf(walk, subject)],
+    },
+  };
 }
+
+/** Crossings that have findings of their own. */
+const toldElsewhere: ReadonlySet<string> = new Set(['outlasts-start', 'trips-before-stall']);
+
+/** Conductors side by side share a fault. */
+const withstandOf = (circuit: Circuit | undefined, one: number | undefined): number | undefined =>
+  circuit && one !== undefined ? one * circuit.conductors.count ** 2 : undefined;
 
 export function guardKey({ w }: Walk): string {
   const dial = w.figures.get('guard.overloadDial');

@@ -1,32 +1,102 @@
 import { prescribed, type Given } from '../../law';
 import { numberOf, type Needs, type Subject, type Walk } from '../../needs';
-import { cell, hotShare, toldAt, tripAtStall, tripClasses, tripTimes, tripUse, type TripClass } from '../../practice';
+import {
+  hotShare,
+  timesOf,
+  toldAt,
+  tripAtStall,
+  tripTimes,
+  tripUse,
+  type OverloadRule,
+  type TripClass,
+} from '../../practice';
 import { q, writeQuantity } from '../../quantity';
 import { triedOf } from '../../runs';
-
-const times = (of: TripClass): { readonly above: number; readonly most: number } => {
-  const row = tripTimes.rows.find((r) => r[0] === tripClasses.indexOf(of));
-  return { above: cell(tripTimes, row, 'above') ?? NaN, most: cell(tripTimes, row, 'most') ?? NaN };
-};
+import { startSeen, type StartSeen } from './seen';
 
 /** Classes proposed, the quickest first: one that does not outlast the start is passed over. */
 const proposed: readonly TripClass[] = ['10', '20', '30'];
 
+/** The overload relay as it is set, in the line's amperes, and the start it sees. */
+export interface RelayTaken {
+  readonly class: TripClass;
+  /** A in the line: one inside a delta times √3. */
+  readonly dial: number;
+  readonly seen: StartSeen | undefined;
+  /** Whether the class follows from a start or the case; else it is the usual one. */
+  readonly known: boolean;
+}
+
+export const sitsInDelta = ({ input }: Pick<Walk, 'input'>, subject: Subject): boolean =>
+  subject.method === 'star-delta' && input.guard?.relay?.at !== 'line';
+
+/** The dial as set, where somebody set it, against what may be set and what the motor draws. */
+export function judgeDial({ input, w }: Walk, rule: OverloadRule, insideDelta: boolean): void {
+  const set = input.guard?.relay?.dial;
+  const proposedDial = w.figures.get('guard.overloadDial');
+  if (!set || !proposedDial) return;
+  const fields = ['guard.relay.dial'];
+  const figures = ['guard.overloadDial', 'guard.overloadTrip'] as const;
+  w.stated(
+    'guard.dialSet',
+    'A',
+    q(set.value, 'A'),
+    { kind: 'given', title: 'Set in guard.relay.dial', fromMemory: false },
+    { symbol: 'I_d', text: set.text, field: 'guard.relay.dial' },
+  );
+  // A relay trips at so much above its dial: what is dialled is what is permitted, divided by that.
+  const most = proposedDial.value;
+  const atMost = rule.maximum === undefined ? most : (most * rule.maximum) / rule.trip;
+  const trips = (factor: number): string => writeQuantity(factor * set.value, 'A');
+  if (set.value > atMost * 1.0001)
+    w.finding(
+      'guard.dial-high',
+      'stop',
+      `A dial of ${set.text} lets the motor carry ${trips(rule.trip)} for ever (${rule.trip} × its dial): at most ` +
+        `${writeQuantity(atMost, 'A')} may be dialled. It would burn without a trip.`,
+      { fields, figures, source: rule.source },
+    );
+  else if (set.value > most * 1.0001)
+    w.finding(
+      'guard.dial-high',
+      'caution',
+      `A dial of ${set.text} lets ${trips(rule.trip)} pass for ever: only where the motor cannot otherwise start; ` +
+        `else ${proposedDial.text}.`,
+      { fields, figures, source: rule.source },
+    );
+  const runs = w.figures.get('choice.current');
+  const inside = insideDelta ? Math.sqrt(3) : 1;
+  if (runs && set.value * inside * 1.05 < runs.value)
+    w.finding(
+      'guard.dial-low',
+      'caution',
+      `With a dial of ${set.text} it trips under its own load, which draws ${runs.text}.`,
+      { fields, figures: [...figures, 'choice.current'], source: tripTimes.source },
+    );
+}
+
 /** The overload relay's trip class against the simulated start and the motor's safe stall time. */
-export function tellRelay({ input, w }: Walk, needs: Needs | undefined, subject: Subject): void {
+export function tellRelay(walk: Walk, needs: Needs | undefined, subject: Subject): RelayTaken | undefined {
+  const { input, w } = walk;
   const { motor, method } = subject;
-  // A drive watches its motor itself.
-  if (!needs || !motor || method === null || method === 'drive') return;
-  const run = triedOf(needs, motor, method)?.run;
   const current = numberOf(w, subject.current);
-  const locked = w.figures.get('motor.startingCurrent');
-  if (!run || current === undefined || !locked || !w.figures.has('start.stallTime')) return;
-  const used = run.statorHeat * locked.value ** 2 * (w.figures.get('start.stallTime')?.value ?? NaN);
-  const useOf = (of: TripClass): number => used / ((toldAt * current) ** 2 * times(of).above);
+  // A drive watches its motor itself.
+  if (current === undefined || method === 'drive') return undefined;
+  const insideDelta = sitsInDelta(walk, subject);
+  const set = input.guard?.relay?.dial?.value;
+  const dial = set === undefined ? current : set * (insideDelta ? Math.sqrt(3) : 1);
   const given = input.guard?.relay?.class;
   const own = given === undefined ? undefined : (String(given) as TripClass);
+  const locked = w.figures.get('motor.startingCurrent');
+  const run = needs && motor && method !== null ? triedOf(needs, motor, method, true)?.run : undefined;
+  if (!run || !locked || !w.figures.has('start.stallTime') || method === null)
+    return { class: own ?? '10', dial, seen: undefined, known: own !== undefined };
+  const heat = run.statorHeat * locked.value ** 2 * (w.figures.get('start.stallTime')?.value ?? NaN);
+  const seen = startSeen(run, method, insideDelta, method === 'star-delta' && !insideDelta ? undefined : heat);
+  const used = seen?.squared.at(-1) ?? heat;
+  const useOf = (of: TripClass): number => used / ((toldAt * dial) ** 2 * timesOf(of).above);
   const taken = own ?? proposed.find((c) => useOf(c) <= 1) ?? '30';
-  const { above, most } = times(taken);
+  const { above, most } = timesOf(taken);
   const number = Number.parseInt(taken, 10);
   w.stated('guard.tripClass', '1', q(number, '1'), tripTimes.source, {
     text: taken,
@@ -38,16 +108,18 @@ export function tellRelay({ input, w }: Walk, needs: Needs | undefined, subject:
     text: `${above} to ${most} s`,
     symbol: 't_c',
   });
-  const h: Given<'1'> = prescribed(q(run.statorHeat, '1'), locked.source);
+  const share = run.statorHeat * (used / heat);
+  const h: Given<'1'> = prescribed(q(share, '1'), locked.source);
   const t_E = 'start.stallTime';
   const I_LR = 'motor.startingCurrent';
+  const I = set === undefined ? subject.current : prescribed(q(dial, 'A'), locked.source);
   w.figure('guard.tripAtStart', tripUse, {
-    ...{ h: { ...h, text: `${run.statorHeat.toPrecision(3)} of the stator’s permitted heat, simulated` }, I_LR, t_E },
-    I: subject.current,
+    ...{ h: { ...h, text: `${share.toPrecision(3)} of the stator’s permitted heat, simulated` }, I_LR, t_E },
+    I,
     t_c: prescribed(q(above, 's'), tripTimes.source),
   });
   w.figure('guard.tripAtStall', tripAtStall, {
-    ...{ f: prescribed(q(hotShare.value, '1'), hotShare.source), I_LR, I: subject.current },
+    ...{ f: prescribed(q(hotShare.value, '1'), hotShare.source), I_LR, I },
     t_c: prescribed(q(most, 's'), tripTimes.source),
   });
   judgeRelay(
@@ -56,6 +128,7 @@ export function tellRelay({ input, w }: Walk, needs: Needs | undefined, subject:
     useOf(taken),
     proposed.find((c) => useOf(c) <= 1),
   );
+  return { class: taken, dial, seen, known: true };
 }
 
 function judgeRelay({ w }: Pick<Walk, 'input' | 'w'>, taken: TripClass, use: number, enough?: TripClass): void {

@@ -98,3 +98,15 @@ export const shortCircuitK = { copper: { pvc: 115, xlpe: 143 }, aluminium: { pvc
 
 /** Earth conductor against the phase's, mm². */
 export const earthSource = remembered('standard', 'IEC 60364-5-54', '2011', 'Table 54.2');
+
+/** Longest disconnection of a final circuit in a TN system by its voltage to earth, V; beyond 32 A: 5 s. */
+export const disconnectionTimes = table(
+  remembered('standard', 'IEC 60364-4-41', '2005', 'Table 41.1 (TN) and 411.3.2.3'),
+  ['final'],
+  [
+    [120, 0.8],
+    [230, 0.4],
+    [400, 0.2],
+    [1000, 0.1],
+  ],
+);

@@ -142,3 +142,15 @@ export const starterSizes = table(
     [5, 75, 100, 200], [6, 150, 200, 400], [7, null, 300, 600],
   ],
 ); // prettier-ignore
+
+/** Short-circuit rating of a motor controller marked with none, by hp to and including, A. */
+export const defaultFaultRatings = table(
+  remembered('standard', 'UL 508A', '2018', 'Supplement SB, Table SB4.1 (unmarked motor controllers)'),
+  ['A'],
+  [
+    [50, 5000],
+    [200, 10000],
+    [400, 18000],
+    [600, 30000],
+  ],
+);

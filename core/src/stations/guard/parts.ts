@@ -1,0 +1,170 @@
+import type { CircuitPart, GuardView } from '../../case';
+import { deviceNames, type FigureId } from '../../contract';
+import { numberOf, type Subject, type Walk } from '../../needs';
+import { q, writeQuantity } from '../../quantity';
+import type { Circuit } from './cable';
+import type { DeviceTaken } from './chart';
+import { leastBelow } from './cable';
+
+const amperes = (value: number): string => writeQuantity(q(value, 'A'), 'A');
+function over(has: number | undefined, asks: number | undefined): string {
+  if (has === undefined || asks === undefined || asks <= 0) return '';
+  const share = Math.round(100 * (has / asks - 1));
+  return share < 0
+    ? `${-share} % less than is asked`
+    : share === 0
+      ? 'just what is asked'
+      : `${share} % over what is asked`;
+}
+
+/** How the circuit is built: device and contactor, with a relay of its own, or what the method brings. */
+export function schemeOf({ input, practice }: Walk, { method }: Subject): GuardView['scheme'] {
+  if (method === 'drive' || method === 'soft-starter' || method === 'star-delta') return method;
+  return (input.guard?.device ?? practice.usualDevice) === 'motor-breaker' ? 'two-part' : 'three-part';
+}
+
+/** The circuit from bus to machine, part by part, each with what the next one down would fail. */
+export function partsOf(
+  walk: Walk,
+  subject: Subject,
+  { device, circuit }: { readonly device: DeviceTaken | undefined; readonly circuit: Circuit | undefined },
+): readonly CircuitPart[] {
+  const { input, practice, w } = walk;
+  const text = (id: FigureId): string => w.figures.get(id)?.text ?? '';
+  const value = (id: FigureId): number | undefined => w.figures.get(id)?.value;
+  const part = (kind: CircuitPart['kind'], name: string, of: Partial<CircuitPart> = {}): CircuitPart => ({
+    ...{ kind, name, rating: '', range: '', margin: '', below: '', figure: null },
+    ...of,
+  });
+  const scheme = schemeOf(walk, subject);
+  const current = numberOf(w, subject.current);
+  const list: CircuitPart[] = [
+    part('source', 'supply', {
+      rating: input.supply?.voltage?.text ?? '',
+      range: text('guard.availableFault') && `${text('guard.availableFault')} at a fault`,
+      figure: value('guard.availableFault') === undefined ? null : 'guard.availableFault',
+    }),
+  ];
+  if (value('guard.disconnectCurrent') !== undefined)
+    list.push(
+      part('disconnect', 'disconnect', {
+        rating: `${text('guard.disconnectCurrent')} at least`,
+        range: practice.disconnectPlace ?? '',
+        below: 'less than 115 % of the table current may not part the motor under load',
+        figure: 'guard.disconnectCurrent',
+      }),
+    );
+  if (scheme === 'drive')
+    list.push(
+      part('device', 'short-circuit device', {
+        rating: 'the drive maker’s',
+        below: 'ask its maker: any other voids its short-circuit rating',
+      }),
+      part('drive', 'drive', {
+        rating: text('drive.ratedCurrent'),
+        figure: value('drive.ratedCurrent') === undefined ? null : 'drive.ratedCurrent',
+      }),
+    );
+  else {
+    if (device) list.push(devicePart(walk, device, part));
+    if (scheme === 'soft-starter')
+      list.push(
+        part('soft-starter', 'soft starter', {
+          rating: current === undefined ? '' : `${amperes(current)} AC-53b, with its bypass`,
+          range:
+            input.start?.softStarter?.bypass === false ? 'AC-53a: without a bypass it carries the current all day' : '',
+          below: 'a smaller one overheats in the start it was set to',
+          figure: null,
+        }),
+      );
+    const contactor = value('guard.contactorRating');
+    if (scheme === 'star-delta')
+      for (const [id, name] of [
+        ['guard.contactorLine', 'line contactor'],
+        ['guard.contactorDelta', 'delta contactor'],
+        ['guard.contactorStar', 'star contactor'],
+      ] as const)
+        list.push(part('contactor', name, { rating: `${text(id)} AC-3`, figure: value(id) === undefined ? null : id }));
+    else if (contactor !== undefined)
+      list.push(
+        part('contactor', 'contactor', {
+          rating: `${amperes(contactor)} AC-3${text('guard.starterSize') && `, size ${text('guard.starterSize')}`}`,
+          margin: over(contactor, current),
+          below: smallerContactor(walk, contactor, current),
+          figure: 'guard.contactorRating',
+        }),
+      );
+  }
+  const dial = w.figures.get('guard.dialSet') ?? w.figures.get('guard.overloadDial');
+  if (dial)
+    list.push(
+      part(
+        'overload',
+        scheme === 'drive'
+          ? 'overload in the drive'
+          : scheme === 'two-part'
+            ? 'overload in the breaker'
+            : 'overload relay',
+        {
+          rating: `dial ${dial.text}`,
+          range: text('guard.tripClass') && `class ${text('guard.tripClass')}`,
+          margin: text('guard.overloadTrip') && `trips at ${text('guard.overloadTrip')} at most`,
+          below: 'dialled lower it trips under rated load',
+          figure: value('guard.dialSet') === undefined ? 'guard.overloadDial' : 'guard.dialSet',
+        },
+      ),
+    );
+  if (circuit)
+    list.push(
+      part('cable', 'conductors', {
+        rating: text('guard.conductorArea'),
+        range: text('guard.earthArea') && `earth ${text('guard.earthArea')}`,
+        margin: over(value('guard.ampacity'), value('guard.conductorCurrent')),
+        below: leastBelow(circuit, value('guard.conductorCurrent')),
+        figure: 'guard.conductorArea',
+      }),
+    );
+  list.push(
+    part('motor', 'motor', {
+      rating: text('choice.ratedPower') || writeQuantity(numberOf(w, subject.power) ?? 0, 'W'),
+      range: current === undefined ? '' : amperes(current),
+    }),
+    part('load', 'machine', { rating: text('load.motorPower') }),
+  );
+  return list;
+}
+
+type Part = (kind: CircuitPart['kind'], name: string, of?: Partial<CircuitPart>) => CircuitPart;
+
+function devicePart({ input, practice, w }: Walk, device: DeviceTaken, part: Part): CircuitPart {
+  const magnetic = device.kind === 'motor-breaker' || device.kind === 'instantaneous-breaker';
+  const ratings = practice.deviceRatings.value;
+  const next = ratings.findLast((r) => r < device.rating * 0.999);
+  const ceiling = w.figures.get(magnetic ? 'guard.instantaneousCeiling' : 'guard.deviceCeiling');
+  const fault = w.figures.get('guard.faultWithMotors') ?? w.figures.get('guard.availableFault');
+  const slash = practice.slashRated?.(input.supply?.voltage?.value ?? 0, input.supply?.earthing)?.value;
+  return part('device', deviceNames[device.kind], {
+    rating: magnetic ? `magnetic at ${amperes(device.rating)}` : amperes(device.rating),
+    range: ceiling ? `to ${ceiling.text} where it cannot start` : '',
+    margin: [
+      fault && `breaks ${fault.text} at least`,
+      slash !== undefined && slash !== 'permitted' && 'slash-rated (480Y/277) only on a solidly earthed star',
+    ]
+      .filter(Boolean)
+      .join('; '),
+    below: magnetic
+      ? 'set lower the first crest may trip it'
+      : next === undefined
+        ? ''
+        : `${amperes(next)} may open in the start`,
+    figure: magnetic ? 'guard.instantaneousTrip' : null,
+  });
+}
+
+function smallerContactor({ practice }: Walk, rating: number, current: number | undefined): string {
+  const next = practice.contactorRatings.value.findLast((r) => r < rating * 0.999);
+  if (next === undefined || current === undefined) return '';
+  return next < current
+    ? `${amperes(next)} AC-3 would carry ${Math.round(100 * (current / next - 1))} % too much`
+    : `${amperes(next)} is a size too small for the rating`;
+}

@@ -1,0 +1,142 @@
+import type { Watched } from '../../case';
+import { watches, type Machine, type Watch } from '../../contract';
+import { numberOf, type Subject, type Walk } from '../../needs';
+
+interface Proposal {
+  readonly yes: boolean;
+  readonly why: string;
+}
+
+const among = (machine: Machine | undefined, ...of: readonly Machine[]): boolean =>
+  machine !== undefined && of.includes(machine);
+
+/** What people can be drawn into, or what falls: it must not start by itself. */
+const reaching = [
+  'conveyor',
+  'screw-conveyor',
+  'bucket-elevator',
+  'mixer',
+  'crusher',
+  'mill',
+  'machine-tool',
+  'winder',
+  'hoist',
+] as const;
+
+export const mayNotRestart = (machine: Machine | undefined): boolean => among(machine, ...reaching);
+
+/** What shall happen after a trip, and what else watches: proposed from machine and place, kept as decided. */
+export function watchesOf(walk: Walk, subject: Subject): readonly Watched[] {
+  const { input, w } = walk;
+  const machine = input.load?.machine;
+  const reached = mayNotRestart(machine);
+  const restart: Watched = {
+    id: 'restart',
+    name: 'Restart after a trip or a dip',
+    proposed: 'manual',
+    why: reached
+      ? 'hands or goods may be in the machine'
+      : 'somebody should see why it tripped; automatic only where the process asks it and nobody can be hurt',
+    decided: input.guard?.restart ?? null,
+  };
+  const undervoltage: Watched = {
+    id: 'undervoltage',
+    name: 'When the voltage goes',
+    proposed: reached || input.guard?.restart !== 'automatic' ? 'release' : 'ride-through',
+    why: reached
+      ? 'it must not run again by itself when the voltage returns'
+      : 'a short dip is ridden through where it restarts by itself; else it stays off',
+    decided: input.guard?.undervoltage ?? null,
+  };
+  if (input.guard?.restart === 'automatic' && reached)
+    w.finding(
+      'guard.restart',
+      'caution',
+      'It restarts by itself and people can reach it: guards, a warning before it moves and a risk assessment first, ' +
+        'or restart by hand.',
+      { fields: ['guard.restart', 'load.machine'] },
+    );
+  const proposals = proposed(walk, subject);
+  const said = (yes: boolean): string => (yes ? 'yes' : 'not needed');
+  return [
+    restart,
+    undervoltage,
+    ...(Object.keys(watches) as Watch[]).map((id): Watched => {
+      const own = input.guard?.watch?.[id];
+      const { yes, why } = proposals[id];
+      return {
+        id,
+        name: watches[id],
+        proposed: said(yes),
+        why,
+        decided: own === undefined ? null : own ? 'yes' : 'no',
+      };
+    }),
+  ];
+}
+
+function proposed({ input, practice, w }: Walk, subject: Subject): Readonly<Record<Watch, Proposal>> {
+  const machine = input.load?.machine;
+  const place = input.place ?? {};
+  const onDrive = subject.method === 'drive';
+  const power = numberOf(w, subject.power) ?? 0;
+  const wet = place.water !== undefined && place.water !== 'dry';
+  const damp = place.humid === true || place.water === 'outdoor' || (place.ambientMin?.value ?? 20) < 5;
+  const hot = (place.ambient?.value ?? 0) > 40;
+  const often = (input.load?.startsPerHour ?? 0) > 6;
+  const pump = among(machine, 'centrifugal-pump', 'deep-well-pump', 'displacement-pump');
+  const fan = among(machine, 'centrifugal-fan', 'blower');
+  const belt = [input.load?.train, ...(input.load?.train?.stages ?? [])].some((t) => t?.kind === 'belt');
+  const reached = mayNotRestart(machine);
+  const stops = reached || fan;
+  return {
+    phaseLoss: {
+      yes: true,
+      why: onDrive ? 'the drive watches its output; its input too' : 'on two phases a motor burns behind a slow relay',
+    },
+    jam: among(machine, 'conveyor', 'screw-conveyor', 'bucket-elevator', 'crusher', 'mill', 'mixer')
+      ? { yes: true, why: 'it can jam while running: off within seconds, before gearbox and motor' }
+      : { yes: false, why: 'such a machine seldom jams' },
+    underload: pump
+      ? { yes: true, why: 'a dry pump runs light and ruins its seal' }
+      : fan && belt
+        ? { yes: true, why: 'a broken belt shows as no load' }
+        : { yes: false, why: 'running light harms nothing here' },
+    windingSensor:
+      onDrive || hot || often || power >= 90e3
+        ? {
+            yes: true,
+            why: onDrive
+              ? 'slow running heats what no current shows'
+              : hot
+                ? 'in a hot place current alone says too little'
+                : often
+                  ? 'many starts heat what a relay forgets'
+                  : 'a large winding is worth its sensors; resistance sensors in bearings as well',
+          }
+        : { yes: false, why: 'the overload relay sees what heats it' },
+    spaceHeater: damp
+      ? { yes: true, why: 'standing in damp or cold air it draws water into the winding' }
+      : { yes: false, why: 'a dry place, or it runs all day' },
+    earthFault: {
+      yes: wet || power >= 75e3 || input.supply?.earthing === 'high-resistance',
+      why:
+        input.supply?.earthing === 'high-resistance'
+          ? 'an earth fault flows too little for the device: it is told, not cleared'
+          : wet
+            ? 'water gets in: found before it becomes a short circuit'
+            : power >= 75e3
+              ? 'a large winding burns at an earth fault long before its device sees it'
+              : practice.id === 'iec'
+                ? 'by the disconnection of the circuit'
+                : 'the device clears it on an earthed supply',
+    },
+    emergencyStop: stops
+      ? { yes: reached, why: reached ? 'people can reach moving parts' : 'where people reach the fan or its belt' }
+      : { yes: false, why: 'nothing that moves is in reach, if it is guarded' },
+    safeTorqueOff:
+      onDrive && reached
+        ? { yes: true, why: 'the emergency stop takes the torque away without a contactor behind the drive' }
+        : { yes: false, why: onDrive ? 'no emergency stop asks it' : 'a contactor opens the circuit' },
+  };
+}
