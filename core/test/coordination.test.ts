@@ -457,11 +457,16 @@ describe('parts, settings and what else watches', () => {
   });
   it('each part says what the next one down would fail', () => {
     const part = (r: Result, kind: string) => r.guard?.parts.find((p) => p.kind === kind);
-    expect(part(european(), 'contactor')?.below).toContain('40 A AC-3 would carry 2 % too much');
+    const asked = european({ role: 'emergency' });
+    expect(part(asked, 'contactor')?.below).toContain('40 A AC-3 would carry 2 % too much');
+    expect(part(european(), 'contactor')).toMatchObject({ rating: 'contactor 50 A', margin: 'type 1 as tested' });
     expect(part(european(), 'cable')?.below).toContain('4 mm²');
-    expect(part(american(), 'device')).toMatchObject({ rating: '100 A', range: expect.stringContaining('160 A') });
+    expect(part(american(), 'device')).toMatchObject({
+      ...{ rating: 'breaker 80 A', range: 'to 100 A by the code, 160 A where it cannot start' },
+      figure: 'guard.breakerRating',
+    });
     expect(
-      part(american({}, { supply: { voltage: '480 V', frequency: '60 Hz', earthing: 'solid' } }), 'device')?.margin,
+      part(american({}, { supply: { voltage: '480 V', frequency: '60 Hz', earthing: 'solid' } }), 'device')?.below,
     ).not.toContain('slash');
     for (const kind of Object.keys(deviceNames) as (keyof typeof deviceNames)[])
       expect(part(american({ device: kind }), 'motor')?.rating).toContain('hp');

@@ -279,7 +279,7 @@ const guardCurves = z.strictObject({
   lines: z.array(z.strictObject({ id: z.string(), name: z.string(), points: timeCurve, slow: timeCurve.nullable() })),
   marks: z.array(z.strictObject({ id: z.string(), name: z.string(), current: z.number() })),
 });
-export type GuardCurves = z.output<typeof guardCurves>;
+export type GuardCurves = Frozen<z.output<typeof guardCurves>>;
 
 /** What is said of two curves that cross, or do not; `at`: where, A and s. */
 const crossing = z.strictObject({
@@ -289,7 +289,7 @@ const crossing = z.strictObject({
   at: pair.nullable(),
   figures: z.array(z.string()),
 });
-export type Crossing = z.output<typeof crossing>;
+export type Crossing = Frozen<z.output<typeof crossing>>;
 
 /** A part of the circuit: `range` what it is set within, `below` what the next one down would fail. */
 const circuitPart = z.strictObject({
@@ -322,6 +322,7 @@ const combinationTaken = z.strictObject({
   faultCurrent: z.number(),
   device: z.string(),
   contactor: z.string(),
+  ac3: z.number(),
   relay: z.string(),
   range: z.string(),
   price: z.number().nullable(),
@@ -353,6 +354,8 @@ const guardView = z.strictObject({
     other: combinationTaken.nullable(),
     step: z.string(),
   }),
+  /** On the relay's own scale: what is proposed, and the most that may be dialled. A. */
+  dial: z.strictObject({ proposed: z.number(), most: z.number(), why: z.string() }).nullable(),
   crossings: z.array(crossing),
   settings: z.array(setting),
   watches: z.array(watched),

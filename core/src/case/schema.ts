@@ -25,6 +25,7 @@ import {
   protectiveDevices,
   raceways,
   boardMountings,
+  earthings,
   guardRoles,
   relayKinds,
   relayPlaces,
@@ -562,7 +563,7 @@ export const caseSchema = z.strictObject(
         source: source.optional(),
         /** The supplier's limit of starting current in the line. */
         startLimit: quantity('current').optional(),
-        earthing: oneOf(['solid', 'high-resistance', 'isolated', 'corner', 'unknown']).optional(),
+        earthing: oneOf(earthings).optional(),
       })
       .optional(),
     load: load.optional(),

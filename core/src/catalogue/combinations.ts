@@ -45,6 +45,9 @@ const contactors = [9, 12, 18, 25, 32, 40, 50, 65, 80, 100, 125, 150, 185, 225, 
 interface Shop {
   readonly standard: string;
   readonly breaker: ProtectiveDevice;
+  /** The breaker that trips at overload as well, and its rating ÷ upper end of the dial. */
+  readonly thermal: ProtectiveDevice;
+  readonly thermalShare: number;
   readonly fuse: ProtectiveDevice;
   /** Rating of a fuse ÷ upper end of the dial. */
   readonly fuseShare: number;
@@ -56,6 +59,8 @@ const shops: Readonly<Record<PracticeId, Shop>> = {
   iec: {
     standard: 'IEC 60947-4-1',
     breaker: 'motor-breaker',
+    thermal: 'breaker',
+    thermalShare: 1,
     fuse: 'fuse-am',
     fuseShare: 1,
     tested: [
@@ -68,6 +73,8 @@ const shops: Readonly<Record<PracticeId, Shop>> = {
   'north-america': {
     standard: 'UL 60947-4-1',
     breaker: 'instantaneous-breaker',
+    thermal: 'inverse-time-breaker',
+    thermalShare: 2,
     fuse: 'dual-element-fuse',
     fuseShare: 1.75,
     tested: [
@@ -77,12 +84,13 @@ const shops: Readonly<Record<PracticeId, Shop>> = {
     ],
   },
 };
-const fuses = [
+/** Ratings of fuses and breakers, A. */
+const ratings = [
   2, 4, 6, 10, 16, 20, 25, 30, 35, 40, 50, 60, 70, 80, 90, 100, 125, 150, 175, 200, 250, 300, 350, 400, 500, 600, 800,
   1000, 1200,
 ];
 
-function rowsOf({ standard, breaker, fuse, fuseShare, tested }: Shop): Combination[] {
+function rowsOf({ standard, breaker, thermal, thermalShare, fuse, fuseShare, tested }: Shop): Combination[] {
   const rows: Combination[] = [];
   for (const [voltage, small, large, fused] of tested)
     for (const [from, to] of ranges) {
@@ -107,7 +115,18 @@ function rowsOf({ standard, breaker, fuse, fuseShare, tested }: Shop): Combinati
           classes: two ? ['10'] : ['10', '20', '30'],
           price,
         });
-        const rating = fuses.find((f) => f >= to * fuseShare * 0.999);
+        const size = ratings.find((r) => r >= to * thermalShare * 0.999);
+        if (size !== undefined)
+          rows.push({
+            ...common,
+            faultCurrent: to <= 100 ? small : large,
+            kind: thermal,
+            device: `breaker ${size} A`,
+            relay: `electronic relay ${from} to ${to} A`,
+            classes: ['10', '20', '30'],
+            price: Math.round(price * 1.1),
+          });
+        const rating = ratings.find((f) => f >= to * fuseShare * 0.999);
         if (rating !== undefined)
           rows.push({
             ...common,

@@ -89,6 +89,9 @@ export const protectiveDevices = Object.keys(deviceWords) as [ProtectiveDevice, 
 export const guardRoles = ['general', 'process', 'emergency'] as const;
 export const boardMountings = ['fixed', 'withdrawable'] as const;
 export const relayKinds = ['thermal', 'electronic'] as const;
+/** How the source's star point is held. */
+export const earthings = ['solid', 'high-resistance', 'isolated', 'corner', 'unknown'] as const;
+export type Earthing = (typeof earthings)[number];
 export const restarts = ['manual', 'automatic'] as const;
 export const undervoltages = ['release', 'ride-through'] as const;
 /** What else may watch over a motor, each proposed with its reason and kept as decided. */

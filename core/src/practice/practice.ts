@@ -1,4 +1,4 @@
-import type { conduits, Prescribed, ProtectiveDevice, Source } from '../contract';
+import type { conduits, Earthing, Prescribed, ProtectiveDevice, Source } from '../contract';
 import type { Q } from '../quantity';
 import type { CableAsked, ConductorSize, Laid, LaidSize, NotLaid } from './cables';
 import type { PlaceNeeds } from './enclosures';
@@ -27,9 +27,6 @@ export interface DeviceRule {
   readonly source: Source;
   readonly exceptions: Source;
 }
-
-/** How the source's star point is held. */
-export type Earthing = 'solid' | 'high-resistance' | 'isolated' | 'corner' | 'unknown';
 
 export type Conduit = (typeof conduits)[number];
 export interface ConduitFill {

@@ -123,6 +123,8 @@ export const opening = {
   /** The same well above its setting, where a breaker limits: half a cycle. */
   high: 0.01,
   highFrom: 5,
+  /** A contactor that its relay opens, at least. */
+  contactor: 0.05,
   /** Tolerance of its setting. */
   tolerance: 0.2,
   source: commonPractice(

@@ -1,7 +1,16 @@
 import type { Crossing, GuardCurves } from '../../case';
 import { commonPractice, deviceNames, type FigureId, type ProtectiveDevice } from '../../contract';
 import { coldStall } from '../../physics';
-import { breaksAtMost, deviceBand, hotShare, isFuse, opening, relayBand, type TimeBand } from '../../practice';
+import {
+  breaksAtMost,
+  deviceBand,
+  hotShare,
+  isFuse,
+  opening,
+  relayBand,
+  type TimeBand,
+  type TripClass,
+} from '../../practice';
 import { writeQuantity, q } from '../../quantity';
 import type { RelayTaken } from './relay';
 import { steadyOf } from './seen';
@@ -22,7 +31,7 @@ const mostTime = 4000;
 const amperes = (value: number): string => writeQuantity(q(value, 'A'), 'A');
 const seconds = (value: number): string => writeQuantity(q(value, 's'), 's');
 
-type Points = [number, number][];
+type Points = readonly (readonly [number, number])[];
 
 /** Four digits: what a chart can show. */
 function short(x: number): number {
@@ -60,17 +69,27 @@ export interface Timed {
   readonly stall: { readonly current: number; readonly time: number } | undefined;
 }
 
+/** A relay's band with the time its contactor takes to open. */
+function throughContactor(of: TripClass, dial: number, left?: number): TimeBand {
+  const band = relayBand(of, dial, left);
+  return {
+    quick: (I) => Math.max(opening.contactor, band.quick(I)),
+    slow: (I) => Math.max(opening.contactor, band.slow(I)),
+    source: band.source,
+  };
+}
+
 /** A crossing whose figures are known as such. */
-type Said = Crossing & { readonly figures: FigureId[] };
+type Said = Crossing & { readonly figures: readonly FigureId[] };
 
 /** Time-current curves of a circuit, and what is to be said of where they cross. */
 export function chartOf(timed: Timed): { readonly curves: GuardCurves; readonly crossings: readonly Said[] } {
   const { relay, device, withstand, stall } = timed;
   const far = Math.max(timed.fault ?? 0, (stall?.current ?? 0) * 3, relay.dial * 30);
   const grid = gridOf(relay.dial * 0.9, far * 1.1);
-  const cold = relayBand(relay.class, relay.dial);
-  const warm = relayBand(relay.class, relay.dial, hotShare.value);
-  const lines: GuardCurves['lines'] = [];
+  const cold = throughContactor(relay.class, relay.dial);
+  const warm = throughContactor(relay.class, relay.dial, hotShare.value);
+  const lines: GuardCurves['lines'][number][] = [];
   const band = (id: string, name: string, of: TimeBand): void => {
     lines.push({ id, name, points: sampled(of.quick, grid), slow: sampled(of.slow, grid) });
   };
@@ -101,7 +120,7 @@ export function chartOf(timed: Timed): { readonly curves: GuardCurves; readonly 
       [short(most), short(withstand / most ** 2)],
     ]);
   }
-  const marks: GuardCurves['marks'] = [];
+  const marks: GuardCurves['marks'][number][] = [];
   const mark = (id: string, name: string, current: number | undefined): void => {
     if (current !== undefined) marks.push({ id, name, current: short(current) });
   };
@@ -113,7 +132,7 @@ export function chartOf(timed: Timed): { readonly curves: GuardCurves; readonly 
   return { curves: { dial: relay.dial, class: relay.class, lines, marks }, crossings: crossingsOf(timed) };
 }
 
-function thinned(points: readonly (readonly [number, number])[]): Points {
+function thinned(points: Points): Points {
   const every = Math.max(1, Math.ceil(points.length / 80));
   return points
     .filter(([current, time], i) => (i % every === 0 || i === points.length - 1) && time > 0 && current > 0)
@@ -123,8 +142,8 @@ function thinned(points: readonly (readonly [number, number])[]): Points {
 /** Where the curves cross, in the order a circuit is read: while starting, at standstill, at a fault. */
 function crossingsOf(timed: Timed): readonly Said[] {
   const { relay, device, stall } = timed;
-  const cold = relayBand(relay.class, relay.dial);
-  const warm = relayBand(relay.class, relay.dial, hotShare.value);
+  const cold = throughContactor(relay.class, relay.dial);
+  const warm = throughContactor(relay.class, relay.dial, hotShare.value);
   const band = device && deviceBand(device.kind, device.rating);
   const list: Said[] = [];
   const say = (
@@ -203,14 +222,14 @@ function contactorCrossing(say: Say, timed: Timed, cold: TimeBand, band: TimeBan
   }
   const over = takesOverAt(cold, band, rating, limit * 10);
   const holds = over !== undefined && over <= limit * 1.0001;
+  const upTo = over === undefined ? 'At every current' : `Up to ${amperes(over)}`;
   say(
     'within-contactor',
     holds || tested ? 'pass' : 'caution',
     holds
       ? `From ${amperes(over)} on the ${deviceNames[device.kind]} is quicker than the relay; the contactor breaks ` +
           `${amperes(limit)}.`
-      : `Up to ${over === undefined ? 'any current' : amperes(over)} the relay may open the contactor first, which ` +
-          `breaks ${amperes(limit)}: ` +
+      : `${upTo} the relay may open the contactor first, which breaks ${amperes(limit)}: ` +
           (tested
             ? 'the combination was tested for it.'
             : 'only a combination tested together tells that it bears it.'),

@@ -35,6 +35,7 @@ const taken = (c: Combination): CombinationTaken => ({
   faultCurrent: c.faultCurrent,
   device: c.device,
   contactor: c.contactor,
+  ac3: c.ac3,
   relay: c.relay,
   range: `${c.dialFrom} to ${c.dialTo} A`,
   price: c.price,
@@ -103,14 +104,17 @@ export function tellCoordination(
     faultCurrent: level.value,
     dial: dial.value,
     class: w.figures.get('guard.tripClass')?.text,
-    kind: input.guard?.device,
+    kind: input.guard?.device ?? walk.practice.usualDevice,
   };
   const special = subject.method !== null && subject.method !== 'direct' ? subject.method.replaceAll('-', ' ') : '';
-  const found = special ? undefined : fitting(combinations, type, ask);
-  const other = special ? undefined : fitting(combinations, type === 1 ? 2 : 1, ask);
+  // Where nobody named the device, one of another kind that was tested is better than none.
+  const kinds = input.guard?.device === undefined ? [ask.kind, undefined] : [ask.kind];
+  const find = (of: 1 | 2): Combination | undefined =>
+    special ? undefined : kinds.map((kind) => fitting(combinations, of, { ...ask, kind })).find((c) => c !== undefined);
+  const [found, other] = [find(type), find(type === 1 ? 2 : 1)];
   if (!found) {
     const unmarked = w.figures.get('guard.unmarkedRating')?.text;
-    const to = special ? undefined : testedTo(combinations, type, ask);
+    const to = special ? undefined : testedTo(combinations, type, { ...ask, kind: kinds.at(-1) });
     w.finding(
       'guard.no-combination',
       'caution',
@@ -120,7 +124,7 @@ export function tellCoordination(
         `${walk.practice.id === 'iec' ? 'IEC 60947-4-1' : 'UL 60947-4-1'}, at least ${writeQuantity(voltage, 'V')}, ` +
         `at least ${level.text}, AC-3 ${kA(contactor)}, dial ${dial.text}` +
         `${ask.class === undefined ? '' : `, class ${ask.class}`}` +
-        `${ask.kind === undefined ? '' : `, ${deviceNames[ask.kind]}`}.` +
+        `${input.guard?.device === undefined ? '' : `, ${deviceNames[input.guard.device]}`}.` +
         (unmarked === undefined ? '' : ` Parts marked with no rating of their own count as ${unmarked}.`),
       { fields: [...fields, 'supply.source'], figures, source: coordinationSource },
     );

@@ -6,7 +6,8 @@ import { q, writeQuantity } from '../../quantity';
 import { designOf, type Circuit } from './cable';
 import type { DeviceTaken } from './chart';
 
-const ratingOf: Partial<Record<ProtectiveDevice, FigureId & `guard.${string}`>> = {
+/** Where the rating of each kind of device stands; a setting has none. */
+export const ratingOf: Partial<Record<ProtectiveDevice, FigureId & `guard.${string}`>> = {
   'inverse-time-breaker': 'guard.breakerRating',
   breaker: 'guard.breakerRating',
   'dual-element-fuse': 'guard.fuseRatingDual',

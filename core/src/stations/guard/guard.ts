@@ -97,7 +97,7 @@ export function tellGuard(walk: Walk, subject: Subject, needs?: Needs): GuardTol
           'permits about 150 %. The higher maximum is only for a motor that cannot otherwise start.',
     { figures: ['guard.overloadDial', 'guard.overloadTrip'], source: rule.source },
   );
-  judgeDial(walk, rule, insideDelta);
+  const dial = judgeDial(walk, rule, insideDelta);
   const needed = numberOf(w, 'guard.conductorCurrent');
   const circuit = needed === undefined ? undefined : tellCable(walk, subject, needed, current);
   const relay = tellRelay(walk, needs, subject);
@@ -126,7 +126,7 @@ export function tellGuard(walk: Walk, subject: Subject, needs?: Needs): GuardTol
     chartOf({
       relay,
       device,
-      contactor: value('guard.contactorRating'),
+      contactor: combination.taken?.ac3 ?? value('guard.contactorRating'),
       tested: combination.taken !== null,
       withstand: withstandOf(circuit, value('guard.cableWithstand')),
       fault: value('guard.availableFault'),
@@ -145,8 +145,9 @@ export function tellGuard(walk: Walk, subject: Subject, needs?: Needs): GuardTol
     curves: chart?.curves ?? null,
     view: {
       scheme: schemeOf(walk, subject),
-      parts: [...partsOf(walk, subject, { device, circuit })],
+      parts: [...partsOf(walk, subject, { device, circuit, tested: combination.taken })],
       combination,
+      dial: subject.method === 'drive' ? null : dial,
       crossings: [...(chart?.crossings ?? [])],
       settings: [...settingsOf(needs, subject, (w.figures.get('guard.dialSet') ?? w.figures.get(I))?.text ?? '')],
       watches: [...watchesOf(walk, subject)],
@@ -162,6 +163,6 @@ const withstandOf = (circuit: Circuit | undefined, one: number | undefined): num
   circuit && one !== undefined ? one * circuit.conductors.count ** 2 : undefined;
 
 export function guardKey({ w }: Walk): string {
-  const dial = w.figures.get('guard.overloadDial');
+  const dial = w.figures.get('guard.dialSet') ?? w.figures.get('guard.overloadDial');
   return dial ? `dial ${dial.text}` : 'nothing to guard';
 }

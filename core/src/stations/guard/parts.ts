@@ -1,9 +1,10 @@
-import type { CircuitPart, GuardView } from '../../case';
+import type { CircuitPart, CombinationTaken, GuardView } from '../../case';
 import { deviceNames, type FigureId } from '../../contract';
 import { numberOf, type Subject, type Walk } from '../../needs';
 import { q, writeQuantity } from '../../quantity';
 import type { Circuit } from './cable';
 import type { DeviceTaken } from './chart';
+import { ratingOf } from './devices';
 import { leastBelow } from './cable';
 
 const amperes = (value: number): string => writeQuantity(q(value, 'A'), 'A');
@@ -23,12 +24,16 @@ export function schemeOf({ input, practice }: Walk, { method }: Subject): GuardV
   return (input.guard?.device ?? practice.usualDevice) === 'motor-breaker' ? 'two-part' : 'three-part';
 }
 
+/** What the circuit is built of. */
+export interface Built {
+  readonly device: DeviceTaken | undefined;
+  readonly circuit: Circuit | undefined;
+  /** The combination tested together, whose parts these are. */
+  readonly tested: CombinationTaken | null;
+}
+
 /** The circuit from bus to machine, part by part, each with what the next one down would fail. */
-export function partsOf(
-  walk: Walk,
-  subject: Subject,
-  { device, circuit }: { readonly device: DeviceTaken | undefined; readonly circuit: Circuit | undefined },
-): readonly CircuitPart[] {
+export function partsOf(walk: Walk, subject: Subject, { device, circuit, tested }: Built): readonly CircuitPart[] {
   const { input, practice, w } = walk;
   const text = (id: FigureId): string => w.figures.get(id)?.text ?? '';
   const value = (id: FigureId): number | undefined => w.figures.get(id)?.value;
@@ -66,7 +71,7 @@ export function partsOf(
       }),
     );
   else {
-    if (device) list.push(devicePart(walk, device, part));
+    if (device) list.push(devicePart(walk, device, tested, part));
     if (scheme === 'soft-starter')
       list.push(
         part('soft-starter', 'soft starter', {
@@ -88,9 +93,10 @@ export function partsOf(
     else if (contactor !== undefined)
       list.push(
         part('contactor', 'contactor', {
-          rating: `${amperes(contactor)} AC-3${text('guard.starterSize') && `, size ${text('guard.starterSize')}`}`,
-          margin: over(contactor, current),
-          below: smallerContactor(walk, contactor, current),
+          rating: tested?.contactor ?? `${amperes(contactor)} AC-3`,
+          range: text('guard.starterSize') && `or size ${text('guard.starterSize')}`,
+          margin: tested ? `type ${tested.type} as tested` : over(contactor, current),
+          below: tested ? 'a smaller one was not tested with it' : smallerContactor(walk, contactor, current),
           figure: 'guard.contactorRating',
         }),
       );
@@ -107,7 +113,9 @@ export function partsOf(
             : 'overload relay',
         {
           rating: `dial ${dial.text}`,
-          range: text('guard.tripClass') && `class ${text('guard.tripClass')}`,
+          range: [tested?.range, text('guard.tripClass') && `class ${text('guard.tripClass')}`]
+            .filter(Boolean)
+            .join(', '),
           margin: text('guard.overloadTrip') && `trips at ${text('guard.overloadTrip')} at most`,
           below: 'dialled lower it trips under rated load',
           figure: value('guard.dialSet') === undefined ? 'guard.overloadDial' : 'guard.dialSet',
@@ -136,28 +144,34 @@ export function partsOf(
 
 type Part = (kind: CircuitPart['kind'], name: string, of?: Partial<CircuitPart>) => CircuitPart;
 
-function devicePart({ input, practice, w }: Walk, device: DeviceTaken, part: Part): CircuitPart {
+function devicePart(
+  { input, practice, w }: Walk,
+  device: DeviceTaken,
+  tested: CombinationTaken | null,
+  part: Part,
+): CircuitPart {
   const magnetic = device.kind === 'motor-breaker' || device.kind === 'instantaneous-breaker';
   const ratings = practice.deviceRatings.value;
   const next = ratings.findLast((r) => r < device.rating * 0.999);
   const ceiling = w.figures.get(magnetic ? 'guard.instantaneousCeiling' : 'guard.deviceCeiling');
   const fault = w.figures.get('guard.faultWithMotors') ?? w.figures.get('guard.availableFault');
   const slash = practice.slashRated?.(input.supply?.voltage?.value ?? 0, input.supply?.earthing)?.value;
-  return part('device', deviceNames[device.kind], {
-    rating: magnetic ? `magnetic at ${amperes(device.rating)}` : amperes(device.rating),
-    range: ceiling ? `to ${ceiling.text} where it cannot start` : '',
-    margin: [
-      fault && `breaks ${fault.text} at least`,
-      slash !== undefined && slash !== 'permitted' && 'slash-rated (480Y/277) only on a solidly earthed star',
-    ]
+  const permitted = magnetic ? `magnetic at ${amperes(device.rating)}` : amperes(device.rating);
+  const below = magnetic
+    ? 'set lower the first crest may trip it'
+    : next === undefined
+      ? ''
+      : `${amperes(next)} may open in the start`;
+  const unslashed =
+    slash !== undefined && slash !== 'permitted' ? 'no slash rating unless a star is solidly earthed' : '';
+  return part('device', tested ? tested.device.replace(/ \d.*$/, '') : deviceNames[device.kind], {
+    rating: tested?.device ?? permitted,
+    range: [tested && `to ${permitted} by the code`, ceiling && `${ceiling.text} where it cannot start`]
       .filter(Boolean)
-      .join('; '),
-    below: magnetic
-      ? 'set lower the first crest may trip it'
-      : next === undefined
-        ? ''
-        : `${amperes(next)} may open in the start`,
-    figure: magnetic ? 'guard.instantaneousTrip' : null,
+      .join(', '),
+    margin: fault ? `breaks ${fault.text} at least` : '',
+    below: [below, unslashed].filter((t) => t !== '').join('; '),
+    figure: magnetic ? 'guard.instantaneousTrip' : (ratingOf[device.kind] ?? null),
   });
 }
 

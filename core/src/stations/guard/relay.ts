@@ -1,3 +1,4 @@
+import type { GuardView } from '../../case';
 import { prescribed, type Given } from '../../law';
 import { numberOf, type Needs, type Subject, type Walk } from '../../needs';
 import {
@@ -31,10 +32,18 @@ export const sitsInDelta = ({ input }: Pick<Walk, 'input'>, subject: Subject): b
   subject.method === 'star-delta' && input.guard?.relay?.at !== 'line';
 
 /** The dial as set, where somebody set it, against what may be set and what the motor draws. */
-export function judgeDial({ input, w }: Walk, rule: OverloadRule, insideDelta: boolean): void {
-  const set = input.guard?.relay?.dial;
+export function judgeDial({ input, w }: Walk, rule: OverloadRule, insideDelta: boolean): GuardView['dial'] {
   const proposedDial = w.figures.get('guard.overloadDial');
-  if (!set || !proposedDial) return;
+  if (!proposedDial) return null;
+  // A relay trips at so much above its dial: what is dialled is what is permitted, divided by that.
+  const proposed = proposedDial.value;
+  const most = rule.maximum === undefined ? proposed : (proposed * rule.maximum) / rule.trip;
+  const why =
+    `At most ${writeQuantity(q(most, 'A'), 'A')}: so dialled, ${writeQuantity(most * rule.trip, 'A')} may pass for ` +
+    'ever, and this motor may carry no more.';
+  const told = { proposed, most, why };
+  const set = input.guard?.relay?.dial;
+  if (!set) return told;
   const fields = ['guard.relay.dial'];
   const figures = ['guard.overloadDial', 'guard.overloadTrip'] as const;
   w.stated(
@@ -44,19 +53,16 @@ export function judgeDial({ input, w }: Walk, rule: OverloadRule, insideDelta: b
     { kind: 'given', title: 'Set in guard.relay.dial', fromMemory: false },
     { symbol: 'I_d', text: set.text, field: 'guard.relay.dial' },
   );
-  // A relay trips at so much above its dial: what is dialled is what is permitted, divided by that.
-  const most = proposedDial.value;
-  const atMost = rule.maximum === undefined ? most : (most * rule.maximum) / rule.trip;
   const trips = (factor: number): string => writeQuantity(factor * set.value, 'A');
-  if (set.value > atMost * 1.0001)
+  if (set.value > most * 1.0001)
     w.finding(
       'guard.dial-high',
       'stop',
       `A dial of ${set.text} lets the motor carry ${trips(rule.trip)} for ever (${rule.trip} × its dial): at most ` +
-        `${writeQuantity(atMost, 'A')} may be dialled. It would burn without a trip.`,
+        `${writeQuantity(most, 'A')} may be dialled. It would burn without a trip.`,
       { fields, figures, source: rule.source },
     );
-  else if (set.value > most * 1.0001)
+  else if (set.value > proposed * 1.0001)
     w.finding(
       'guard.dial-high',
       'caution',
@@ -73,6 +79,7 @@ export function judgeDial({ input, w }: Walk, rule: OverloadRule, insideDelta: b
       `With a dial of ${set.text} it trips under its own load, which draws ${runs.text}.`,
       { fields, figures: [...figures, 'choice.current'], source: tripTimes.source },
     );
+  return told;
 }
 
 /** The overload relay's trip class against the simulated start and the motor's safe stall time. */

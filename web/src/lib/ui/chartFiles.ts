@@ -31,6 +31,21 @@ export function savePicture(chart: EChart, title: string, kind: 'png' | 'svg'): 
   copy.dispose();
 }
 
+/** Saves a drawing of the page as SVG that stands alone: its colours as they are here. */
+export function saveDrawing(drawing: SVGSVGElement, title: string): void {
+  const style = getComputedStyle(document.documentElement);
+  const copy = drawing.cloneNode(true);
+  if (!(copy instanceof SVGSVGElement)) return;
+  const { width, height } = drawing.viewBox.baseVal;
+  copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg');
+  copy.setAttribute('width', String(width));
+  copy.setAttribute('height', String(height));
+  const text = new XMLSerializer()
+    .serializeToString(copy)
+    .replace(/var\((--[\w-]+)\)/g, (_, name: string) => style.getPropertyValue(name).trim());
+  saveFile(`${named(title)}.svg`, new Blob([text], { type: 'image/svg+xml' }));
+}
+
 /** Saves what a chart shows as a table: a row for each point. */
 export function saveData(title: string, x: string, lines: readonly ChartLine[]): void {
   const rows = lines.flatMap((l) => l.points.map(([px, py]) => [l.y, l.name, px, py]));

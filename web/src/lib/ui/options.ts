@@ -5,7 +5,13 @@ import {
   cableTemperatures,
   conductorMaterials,
   conduits,
+  boardMountings,
   coordinations,
+  earthings,
+  guardRoles,
+  relayKinds,
+  restarts,
+  undervoltages,
   deviceNames,
   protectiveDevices,
   raceways,
@@ -117,6 +123,25 @@ export const coordination = said(coordinations, {
   'type-2': 'type 2: back in service at once',
   total: 'total: emergency duty',
   none: 'none',
+});
+export const earthing = said(earthings, {
+  solid: 'earthed solidly',
+  'high-resistance': 'earthed through a resistor',
+  isolated: 'not earthed',
+  corner: 'a corner of the delta earthed',
+  unknown: 'not known',
+});
+export const guardRole = said(guardRoles, {
+  general: 'general purpose',
+  process: 'a process that must be back at once',
+  emergency: 'emergency or life safety',
+});
+export const boardMounting = said(boardMountings, { fixed: 'fixed', withdrawable: 'withdrawable' });
+export const relayKind = plain(relayKinds);
+export const restart = said(restarts, { manual: 'by hand', automatic: 'by itself' });
+export const undervoltage = said(undervoltages, {
+  release: 'it drops out and stays off',
+  'ride-through': 'it rides through',
 });
 export const conductorMaterial = plain(conductorMaterials);
 export const raceway = said(raceways, {

@@ -6,13 +6,27 @@
   import NumberField from '$lib/ui/NumberField.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import LineDiagram from './LineDiagram.svelte';
+  import CombinationBox from './CombinationBox.svelte';
+  import Crossings from './Crossings.svelte';
+  import DialField from './DialField.svelte';
+  import StarterSettings from './StarterSettings.svelte';
+  import TimeCurrentChart from './TimeCurrentChart.svelte';
+  import Watches from './Watches.svelte';
   import CableFields from './CableFields.svelte';
   import FeederFields from './FeederFields.svelte';
   import { useDesk } from '$lib/desk/desk.svelte';
-  import { coordination, devicesOf } from '$lib/ui/options';
+  import { boardMounting, coordination, devicesOf, earthing, guardRole, relayKind } from '$lib/ui/options';
 
   const desk = useDesk();
   const northAmerican = $derived(desk().value('practice') === 'north-america');
+  const view = $derived(desk().result?.guard ?? null);
+  const curves = $derived(desk().result?.curves.guard ?? null);
+  /** The usual ones, and what else a file may say. */
+  const protections = $derived(
+    [
+      ...new Set(['IP20', 'IP31', 'IP42', 'IP54', 'IP65', String(desk().value('guard.board.protection') ?? 'IP54')]),
+    ].map((ip) => [ip, ip] as const),
+  );
   const classes = [
     [5, '5'],
     ['10A', '10A'],
@@ -54,12 +68,31 @@
       dimension="current"
       placeholder="10 kA"
     />
-    <ChoiceField path="guard.coordination" label="Coordination asked" options={coordination} />
+    <ChoiceField path="guard.role" label="What hangs on it" options={guardRole} none="general purpose taken" />
+    <ChoiceField
+      path="guard.coordination"
+      label="Coordination asked"
+      options={coordination}
+      none="by what hangs on it"
+    />
+    <ChoiceField path="supply.earthing" label="The source’s star point" options={earthing} />
   </div>
+  <Fold class="mt-2" title="The board it sits in" open={desk().value('guard.board') !== undefined}>
+    <div class="grid gap-3 sm:grid-cols-3">
+      <QuantityField path="guard.board.ambient" label="Around the board" dimension="temperature" placeholder="35 °C" />
+      <ChoiceField path="guard.board.protection" label="Protection of the board" options={protections} />
+      <ChoiceField path="guard.board.mounting" label="Its parts are" options={boardMounting} />
+    </div>
+  </Fold>
+  {#if view && view.scheme !== 'drive'}<CombinationBox of={view.combination} />{/if}
   <Figures
     ids={[
       'guard.availableFault',
+      'guard.faultWithMotors',
+      'guard.unmarkedRating',
       'guard.faultAtMotor',
+      'guard.earthFault',
+      'guard.earthFaultAsked',
       'guard.breakerRating',
       'guard.fuseRatingDual',
       'guard.fuseRatingSingle',
@@ -79,10 +112,16 @@
       options={classes}
       none="by the simulated start"
     />
+    <ChoiceField path="guard.relay.kind" label="Kind of relay" options={relayKind} />
     {#if desk().result?.subject?.method === 'star-delta'}
       <ChoiceField path="guard.relay.at" label="Relay sits" options={places} none="inside the delta, taken" />
     {/if}
   </div>
+  {#if view?.dial}<div class="mt-3"><DialField dial={view.dial} /></div>{/if}
+  {#if curves}
+    <div class="mt-2"><TimeCurrentChart {curves} summary={(view?.crossings ?? []).map((c) => c.text).join(' ')} /></div>
+  {/if}
+  {#if view && view.crossings.length > 0}<Crossings crossings={view.crossings} />{/if}
   <Figures
     ids={[
       'guard.overloadDial',
@@ -98,10 +137,14 @@
       'guard.contactorLine',
       'guard.contactorDelta',
       'guard.contactorStar',
+      'guard.boardFactor',
     ]}
     empty="A plate or a chosen motor gives the currents."
   />
 </Group>
+{#if view && view.settings.length > 0}
+  <Group title="Settings of the starter"><StarterSettings settings={view.settings} /></Group>
+{/if}
 <Group title="Conductors, from starter to motor">
   <CableFields {northAmerican} />
   <div class="mt-3 grid gap-3 sm:grid-cols-3">
@@ -129,6 +172,13 @@
     ]}
   />
 </Group>
+{#if view}
+  <Group
+    title="After a trip, and what else watches"
+    note="Proposed from machine and place; what you decide goes onto the sheets. Life-safety duty is for a competent person."
+    ><Watches watches={view.watches} /></Group
+  >
+{/if}
 <Group title="Above"
   ><Fold title="The feeder, and what else hangs on it" open={desk().value('guard.feeder') !== undefined}
     ><FeederFields /></Fold
