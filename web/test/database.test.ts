@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { choiceInWords, keep, nameplate, readCase, solve, type CaseText } from '@pilgrim/core';
+import { choiceInWords, demoCombinations, keep, nameplate, readCase, solve, type CaseText } from '@pilgrim/core';
 import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { connect, migrate, type Sql } from '$lib/server/db/database';
@@ -38,6 +38,8 @@ import {
   shelfOf,
   takeOffShelf,
 } from '$lib/server/shelf/shelf';
+import { combinationsOf, dropCombinations, putCombinations } from '$lib/server/shelf/combinations';
+import type { KeptShelf } from '$lib/server/solving/worker';
 
 const folder = (path: string): string => fileURLToPath(new URL(`../../${path}`, import.meta.url));
 const url = process.env.DATABASE_URL;
@@ -683,8 +685,8 @@ describe('own shelf', () => {
     // As the solving threads read it, which keep a shelf as long as its version stands.
     const motors = async (own: readonly string[] = []) => {
       const { json } = await sharedShelf(sql, await plantOf(study));
-      const entries: nameplate.ShelfEntry[] = JSON.parse(Buffer.from(json).toString('utf8'));
-      return nameplate.spareOf(nameplate.shelfMotors(entries, 'north-america').motors, own);
+      const shelf: KeptShelf = JSON.parse(Buffer.from(json).toString('utf8'));
+      return nameplate.spareOf(nameplate.shelfMotors(shelf.motors, 'north-america').motors, own);
     };
     const there = async (own: readonly string[]) => (await motors(own)).find((m) => m.id === id)?.stock;
     expect(await there([])).toMatchObject({ ...change, place: 'quoted' });
@@ -697,5 +699,22 @@ describe('own shelf', () => {
     expect(await takeOffShelf(sql, id ?? '', await now())).toBe('done');
     expect(await takeOffShelf(sql, id ?? '', await now())).toBe('missing');
     expect((await motors()).map((m) => m.id)).not.toContain(id);
+  });
+  it('own tables of combinations stand under their files’ names until they are taken away', async () => {
+    const { study } = await newStudy();
+    const plant = await plantOf(study);
+    const [first] = demoCombinations();
+    if (!first) throw new Error('no demonstration table');
+    const { table: _, ...row } = first;
+    await putCombinations(sql, plant.id, 'builder.csv', [row, row]);
+    await putCombinations(sql, plant.id, 'builder.csv', [{ ...row, price: 7 }]);
+    const { json } = await sharedShelf(sql, await plantOf(study));
+    const { combinations }: KeptShelf = JSON.parse(Buffer.from(json).toString('utf8'));
+    expect(combinations).toEqual([{ ...row, table: 'builder.csv', price: 7 }]);
+    const { shelfVersion } = await plantOf(study);
+    expect(await dropCombinations(sql, plant.id, shelfVersion - 1)).toBe('outdated');
+    expect(await dropCombinations(sql, plant.id, shelfVersion)).toBe('done');
+    expect(await combinationsOf(sql, plant.id)).toEqual([]);
+    expect((await plantOf(study)).shelfVersion).toBeGreaterThan(plant.shelfVersion);
   });
 });

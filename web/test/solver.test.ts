@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { screenColumns, type ScreenQuery } from '@pilgrim/core';
+import { demoCombinations, screenColumns, type ScreenQuery } from '@pilgrim/core';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { solver } from '$lib/solver/solver';
 
@@ -18,7 +18,7 @@ const everything: ScreenQuery = {
 };
 
 beforeEach(() => {
-  solver.shelf([], []);
+  solver.shelf([], [], []);
   solver.draft(pump);
 });
 
@@ -106,14 +106,28 @@ describe('the own shelf', () => {
     price: null,
   };
   it('is judged beside the catalogue from the next draft on', () => {
-    solver.shelf([entry], []);
+    solver.shelf([entry], [], []);
     solver.draft(pump);
     const rows = solver.rows({ ...everything, shelfOnly: true }, 0, 10);
     expect(rows.rows.map((r) => r.id)).toEqual(['shelf-1']);
     expect(rows.rows[0]?.stock).toBe(1);
   });
+  it('the plant’s own combinations stand instead of those that ship', () => {
+    const starter = {
+      ...{ ...demo('04-st-230.json'), method: 'direct', guard: { role: 'process' } },
+      supply: { voltage: '480 V', frequency: '60 Hz', source: { kind: 'fault-level', current: '10 kA' } },
+    };
+    const tables = (own: Parameters<typeof solver.shelf>[2]) => {
+      solver.shelf([], [], own);
+      return solver.draft(starter).result?.guard?.combination.taken?.table;
+    };
+    expect(tables([])).toContain('invented');
+    const own = demoCombinations().map((c) => ({ ...c, table: 'builder.csv' }));
+    expect(tables(own)).toBe('builder.csv');
+    expect(tables([])).toContain('invented');
+  });
   it('a motor of it is fitted with a circuit and started like any other', () => {
-    solver.shelf([entry], []);
+    solver.shelf([entry], [], []);
     const { result } = solver.draft({ ...pump, motor: { catalogue: 'shelf-1' } });
     expect(result?.start?.machine).toMatchObject({ origin: 'fitted' });
     expect(result?.start?.machine.assumed.join(' ')).toContain('usual for the rating');

@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { getPriority } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { gunzipSync } from 'node:zlib';
-import { keep, nameplate, readCase, solve, type CaseText } from '@pilgrim/core';
+import { demoCombinations, keep, nameplate, readCase, solve, type CaseText } from '@pilgrim/core';
 import { afterAll, describe, expect, it } from 'vitest';
 import { Refusal } from '$lib/server/refusal';
 import {
@@ -59,7 +59,9 @@ describe('a case solved in a thread of its own', () => {
         ...{ enclosure: 'TEFC', serviceFactor: 1.15, insulation: 'F' },
       };
       const of = { place: 'Store 7', days: null, keptFor: '', price: null, name: 'Spare' };
-      const text = Buffer.from(JSON.stringify([{ id: 'spare-1', plate, quantity, ...of }]));
+      const text = Buffer.from(
+        JSON.stringify({ motors: [{ id: 'spare-1', plate, quantity, ...of }], combinations: [] }),
+      );
       const shared = new SharedArrayBuffer(text.byteLength);
       text.copy(new Uint8Array(shared));
       return { plant: 'p', version, json: shared };
@@ -133,15 +135,27 @@ describe('a list read in a thread of its own', () => {
   );
   it('tells a tag that is a position already, or stands twice', async () => {
     const task = { bytes, mapping: undefined, constants: { practice: 'iec' } };
-    const read = await readListOf<nameplate.PositionRow>({ ...task, tags: ['A-1'] });
+    const read = await readListOf<nameplate.PositionRow>({ ...task, of: { tags: ['A-1'] } });
     expect(read.good.map((r) => r.tag)).toEqual(['A-2']);
     expect(read.errors.map((e) => e.message)).toEqual([
       '“A-1” is a position already',
       '“A-2” stands twice in the list',
     ]);
   });
+  it('a table of combinations as well, and as it is written it reads back', async () => {
+    const [first] = demoCombinations();
+    if (!first) expect.fail('no demonstration table');
+    const csv = [nameplate.combinationHeadings, nameplate.combinationCells(first), ['IEC', '400', 'x']];
+    const text = new TextEncoder().encode(csv.map((row) => row.join(',')).join('\n'));
+    const task = { bytes: text, mapping: undefined, constants: undefined, of: 'combinations' } as const;
+    const { table: _, ...row } = first;
+    const read = await readListOf<unknown>(task);
+    expect(read.good).toEqual([row]);
+    expect(read.errors.map((e) => e.line)).toContain(3);
+  });
   it('is refused as it is here', async () => {
-    const task = { bytes: new Uint8Array([0xff, 0xfe, 0]), mapping: undefined, constants: undefined, tags: undefined };
+    const bad = new Uint8Array([0xff, 0xfe, 0]);
+    const task = { bytes: bad, mapping: undefined, constants: undefined, of: 'shelf' } as const;
     const reason: unknown = await readListOf(task).catch((e: unknown) => e);
     expect(reason).toBeInstanceOf(Refusal);
     expect(reason).toMatchObject({ problem: { status: 422 } });

@@ -21,6 +21,20 @@ export const combinationColumns = [
   { key: 'price', label: 'Price', names: ['cost', 'preis', 'prix'], kind: 'own number' },
 ] as const satisfies readonly ListColumn[]; // prettier-ignore
 
+/** Headings of a table as it is written, with the units its cells are in. */
+export const combinationHeadings: readonly string[] = combinationColumns.map((c) =>
+  'unit' in c ? `${c.label} (${c.key === 'faultCurrent' ? 'kA' : c.unit})` : c.label,
+);
+
+/** A combination as cells of such a table. */
+export const combinationCells = (c: Combination): readonly string[] =>
+  combinationColumns.map(({ key }) => {
+    if (key === 'classes') return c.classes.join(' ');
+    if (key === 'faultCurrent') return String(c.faultCurrent / 1000);
+    if (key === 'power') return c.power === null ? '' : String(c.power / 1000);
+    return String(c[key] ?? '');
+  });
+
 type Key = (typeof combinationColumns)[number]['key'];
 
 /** One row of a table of tested combinations, or what is wrong in which column. The table's name is its file's. */

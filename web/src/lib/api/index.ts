@@ -1,4 +1,4 @@
-import type { CaseError, Kept, nameplate } from '@pilgrim/core';
+import type { CaseError, Combination, Kept, nameplate } from '@pilgrim/core';
 import { choiceInWords } from '@pilgrim/core/changes';
 import type { PlantPage } from '$lib/plant/rows';
 
@@ -131,14 +131,18 @@ export const keepPhotograph = (position: string, name: string, picture: Blob) =>
 export const removePhotograph = (id: string) => call<unknown>(`photographs/${id}`, { method: 'DELETE', match: id });
 
 export const listShelf = (plant: string) => call<unknown>(`plants/${plant}/shelf`);
+/** The plant's own tables of combinations tested together. */
+export const listCombinations = (plant: string) => call<readonly Combination[]>(`plants/${plant}/combinations`);
+export const dropCombinations = (plant: string, version: number) =>
+  call<unknown>(`plants/${plant}/combinations`, { method: 'DELETE', match: String(version) });
 export const addToShelf = (plant: string, entry: object) =>
   call<unknown>(`plants/${plant}/shelf`, { method: 'POST', ...json(entry) });
 export const changeOnShelf = (id: string, version: number, change: nameplate.ShelfChange) =>
   call<unknown>(`shelf/${id}`, { method: 'PATCH', match: String(version), ...json(change) });
 export const takeOffShelf = (id: string, version: number) =>
   call<unknown>(`shelf/${id}`, { method: 'DELETE', match: String(version) });
-/** What a list becomes: motors on the shelf, or positions. */
-export type ListTarget = 'shelf' | 'positions';
+/** What a list becomes: motors on the shelf, a table of combinations, or positions. */
+export type ListTarget = 'shelf' | 'combinations' | 'positions';
 export interface ListChoices {
   readonly mapping?: nameplate.ListMapping;
   readonly constants?: nameplate.ListConstants;
@@ -152,13 +156,13 @@ export async function importList(
   take: boolean,
   progress: (done: number, of: number) => void = () => {},
 ): Promise<Answer<ListTold>> {
-  const query = new URLSearchParams();
+  const query = new URLSearchParams(target === 'combinations' ? { name: file.name } : {});
   if (mapping) query.set('mapping', JSON.stringify(mapping));
   if (constants) query.set('constants', JSON.stringify(constants));
   if (take) query.set('take', 'good');
   const path = `plants/${plant}/${target}/import?${query}`;
   const sent = { method: 'POST', type: file.type || 'text/csv', body: file } as const;
-  if (!take || target === 'shelf') return call<ListTold>(path, sent);
+  if (!take || target !== 'positions') return call<ListTold>(path, sent);
   try {
     const response = await fetch(`/api/v1/${path}`, { ...sent, headers: { 'content-type': sent.type } });
     if (!response.ok || !response.body)
@@ -184,8 +188,8 @@ export async function importList(
 }
 type ListLine = ListTold | { readonly problem: Problem } | { readonly done: number; readonly of: number };
 
-/** The plant's shelf as a spreadsheet's file; undefined where the server did not answer. */
-export async function shelfAsCsv(plant: string): Promise<Blob | undefined> {
-  const response = await fetch(`/api/v1/plants/${plant}/shelf`, { headers: { accept: 'text/csv' } }).catch(() => null);
+/** The plant's shelf or combinations as a spreadsheet's file; undefined where the server did not answer. */
+export async function listAsCsv(plant: string, of: 'shelf' | 'combinations'): Promise<Blob | undefined> {
+  const response = await fetch(`/api/v1/plants/${plant}/${of}`, { headers: { accept: 'text/csv' } }).catch(() => null);
   return response?.ok ? response.blob() : undefined;
 }

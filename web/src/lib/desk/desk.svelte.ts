@@ -4,7 +4,16 @@ import { changesBetween, choiceInWords, isSame, type Changes } from '@pilgrim/co
 import { restingOn, stations, worstFirst, type StationName } from '@pilgrim/core/vocabulary';
 import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer';
 import { getContext, setContext } from 'svelte';
-import { headOf, listShelf, readRevision, saveRevision, type Head, type Problem, type Revision } from '$lib/api';
+import {
+  headOf,
+  listCombinations,
+  listShelf,
+  readRevision,
+  saveRevision,
+  type Head,
+  type Problem,
+  type Revision,
+} from '$lib/api';
 import { bringShelf, LatestSolver, type DraftAnswer } from '$lib/solver';
 import { fieldName } from '$lib/ui/names';
 import { author, keepCommon } from './carried';
@@ -138,11 +147,13 @@ export class Desk {
   /** Fetches the plant's own shelf, hands it to the solver with the position's tag and name, and solves. */
   async bringShelf(plantId: string, own: readonly string[]): Promise<void> {
     const late = setTimeout(() => this.#open(), shelfWait);
-    const answer = await listShelf(plantId);
+    const [answer, tested] = await Promise.all([listShelf(plantId), listCombinations(plantId)]);
     clearTimeout(late);
     if (!answer.ok && answer.status === 0)
       this.message = 'The own shelf could not be fetched: the choice is made among the catalogue.';
-    if (answer.ok && Array.isArray(answer.value) && answer.value.length > 0) await bringShelf(answer.value, own);
+    const combinations = tested.ok ? tested.value : [];
+    if (answer.ok && Array.isArray(answer.value) && answer.value.length + combinations.length > 0)
+      await bringShelf(answer.value, own, combinations);
     if (this.opening) this.#open();
     else this.#solver.ask(this.case);
   }

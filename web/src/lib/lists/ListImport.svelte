@@ -83,7 +83,7 @@
     bind:files
     class="field p-0!"
     accept=".csv,.xlsx,text/csv,text/plain"
-    data-testid="list"
+    data-testid={target === 'combinations' ? 'combination-list' : 'list'}
     onchange={pick}
   />
 </label>

@@ -26,11 +26,11 @@ function solver(of: 'typing' | 'aside' = 'typing'): Remote<Solver> {
   return known;
 }
 
-let shelf: Parameters<Solver['shelf']> = [[], []];
+let shelf: Parameters<Solver['shelf']> = [[], [], []];
 
-/** Hands the own shelf's motors to the worker, with the names of the position that asks. */
-export async function bringShelf(entries: readonly nameplate.ShelfEntry[], own: readonly string[]): Promise<void> {
-  shelf = [entries, own];
+/** Hands the own shelf's motors to the worker, the names of the position that asks, and the own combinations. */
+export async function bringShelf(...brought: Parameters<Solver['shelf']>): Promise<void> {
+  shelf = brought;
   await solver().shelf(...shelf);
 }
 

@@ -13,6 +13,7 @@ import {
   whatWouldChange,
   type Candidate,
   type CaseError,
+  type Combination,
   type Change,
   type FirstCyclesView,
   type FoundSetting,
@@ -49,6 +50,8 @@ const warmingSolves = 10;
 
 let shelf: readonly nameplate.ShelfEntry[] = [];
 let ownNames: readonly string[] = [];
+/** The plant's own; undefined: those that ship. */
+let combinations: readonly Combination[] | undefined;
 const shelfMotors = new Map<string, readonly Motor[]>();
 let screening: Screening | null = null;
 let starting: Starting | null = null;
@@ -74,7 +77,7 @@ function warmUp(input: unknown, left = warmingSolves): void {
 
 function solveDraft(input: unknown): { readonly errors: readonly CaseError[]; readonly solved: Solved | null } {
   const { value, errors } = readDraft(input);
-  return { errors, solved: value ? solveWith(value, motorsFor(value.practice), toldWhileTyping) : null };
+  return { errors, solved: value ? solveWith(value, motorsFor(value.practice), toldWhileTyping, combinations) : null };
 }
 
 /** What the worker answers; it keeps the newest draft's judged columns and start between questions. */
@@ -89,9 +92,10 @@ export const solver = {
     return { result: solved.result, errors };
   },
   /** The motors of the own shelf, judged beside the catalogue's, and the names of the position that asks. */
-  shelf(entries: readonly nameplate.ShelfEntry[], own: readonly string[]): void {
+  shelf(entries: readonly nameplate.ShelfEntry[], own: readonly string[], tested: readonly Combination[]): void {
     shelf = entries;
     ownNames = own;
+    combinations = tested.length > 0 ? tested : undefined;
     shelfMotors.clear();
   },
   /** A stretch of all motors as the newest draft judged them. */

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Button, Input, Select, Table } from 'flowbite-svelte';
   import type { nameplate } from '@pilgrim/core';
-  import { changeOnShelf, shelfAsCsv, takeOffShelf } from '$lib/api';
+  import { changeOnShelf, dropCombinations, listAsCsv, takeOffShelf } from '$lib/api';
   import { goto, invalidateAll } from '$app/navigation';
   import { resolve } from '$app/paths';
   import { saveFile } from '$lib/files/save';
@@ -36,14 +36,21 @@
       answer.ok ? `${name} is off the shelf.` : 'Somebody changed the shelf in between; it was read again.',
     );
   }
-  async function save(): Promise<void> {
+  async function drop(): Promise<void> {
     if (!plant) return;
-    const file = await shelfAsCsv(plant.id);
+    const answer = await dropCombinations(plant.id, plant.shelfVersion);
+    await changed(
+      answer.ok ? 'The demonstration table stands again.' : 'They were not taken away; the shelf was read again.',
+    );
+  }
+  async function save(of: 'shelf' | 'combinations'): Promise<void> {
+    if (!plant) return;
+    const file = await listAsCsv(plant.id, of);
     if (!file) {
       message = 'The server did not answer: the list was not made.';
       return;
     }
-    saveFile('own-shelf.csv', file);
+    saveFile(of === 'shelf' ? 'own-shelf.csv' : 'combinations.csv', file);
   }
 </script>
 
@@ -68,7 +75,7 @@
       <Input class="field w-64!" type="search" placeholder="name, power, frame, place" bind:value={query} /></label
     >
     <span class="flex-1"></span>
-    <Button class="push" disabled={rows.length === 0} onclick={() => void save()}>Save as CSV</Button>
+    <Button class="push" disabled={rows.length === 0} onclick={() => void save('shelf')}>Save as CSV</Button>
   </div>
   <p class="mb-3 text-quiet">
     What lies here or is quoted is judged beside the catalogue at every position of the plant; ranked by delivery it
@@ -93,6 +100,34 @@
         ><PlateToShelf plantId={plant.id} added={(name) => void changed(`${name} is on the shelf.`)} /></Group
       >
     </div>
+    <Group
+      title="Combinations tested together"
+      note="Device, contactor and relay of your panel builder: Guard looks here, and infers coordination from nothing else."
+    >
+      {#if data.tables.length === 0}
+        <p>None of your own: the demonstration table stands, which is invented. Nothing is to be bought by it.</p>
+      {:else}
+        <ul data-testid="combination-tables">
+          {#each data.tables as t (t.name)}<li>{t.name}: {t.rows.toLocaleString('en')} combinations</li>{/each}
+        </ul>
+      {/if}
+      <p class="mb-2 flex gap-2">
+        <Button class="push" onclick={() => void save('combinations')}>Save them as CSV</Button>
+        {#if data.tables.length > 0}
+          <Button class="push" onclick={() => void drop()}>Take the own ones away</Button>
+        {/if}
+      </p>
+      <ListImport
+        plantId={plant.id}
+        target="combinations"
+        columns={data.combinationColumns}
+        words={{
+          take: (n) => `Keep ${n} combinations`,
+          taken: (n, file) => `${n} combinations of ${file} are kept.`,
+        }}
+        taken={(n) => void changed(`${n.toLocaleString('en')} combinations were taken.`)}
+      />
+    </Group>
     {#if rows.length === 0}
       <p class="box p-6">
         Nothing on the shelf yet. Bring in the list of the store, or type what a spare’s plate says: then the choice

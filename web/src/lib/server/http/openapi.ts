@@ -203,6 +203,26 @@ export const openApi = {
       parameters: [path('id'), ...listQuery],
       post: { requestBody: list, responses: { ...listTold, '409': problem('More than a shelf holds') } },
     },
+    '/api/v1/plants/{id}/combinations': {
+      parameters: [path('id')],
+      get: {
+        responses: {
+          '200': {
+            description: 'Own tables of combinations tested together; as CSV those that hold, as they are read back',
+            content: { 'application/json': {}, 'text/csv': {} },
+          },
+          '304': { description: 'As If-None-Match says' },
+        },
+      },
+      delete: {
+        parameters: [match],
+        responses: { '204': { description: 'The own tables are gone, the one that ships stands' }, ...outdated },
+      },
+    },
+    '/api/v1/plants/{id}/combinations/import': {
+      parameters: [path('id'), ...listQuery],
+      post: { requestBody: list, responses: listTold },
+    },
     '/api/v1/plants/{id}/positions/import': {
       parameters: [path('id'), ...listQuery],
       post: {

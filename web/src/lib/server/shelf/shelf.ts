@@ -2,7 +2,8 @@ import type { nameplate } from '@pilgrim/core';
 import type { JSONValue, TransactionSql } from 'postgres';
 import type { Sql } from '$lib/server/db/database';
 import { refuse } from '$lib/server/refusal';
-import type { SharedShelf } from '$lib/server/solving/worker';
+import type { KeptShelf, SharedShelf } from '$lib/server/solving/worker';
+import { combinationsOf } from './combinations';
 
 type Runner = Sql | TransactionSql;
 type ShelfEntry = nameplate.ShelfEntry;
@@ -76,7 +77,7 @@ export async function addToShelf(
       }));
       await tx`insert into shelf_motors ${tx(rows)}`;
     }
-    await changed(tx, plantId);
+    await shelfChanged(tx, plantId);
     return ids;
   });
 }
@@ -117,12 +118,13 @@ async function writeOn(
     if (!plant) return 'missing';
     if (plant.shelfVersion !== version) return 'outdated';
     await write(tx);
-    await changed(tx, plant.id);
+    await shelfChanged(tx, plant.id);
     return 'done';
   });
 }
 
-const changed = (tx: TransactionSql, plantId: string) =>
+/** Counts the shelf's version up: solving threads and browsers read it anew. */
+export const shelfChanged = (tx: TransactionSql, plantId: string) =>
   tx`update plants set shelf_version = shelf_version + 1 where id = ${plantId}`;
 
 const shared = new Map<string, SharedShelf>();
@@ -131,7 +133,8 @@ const shared = new Map<string, SharedShelf>();
 export async function sharedShelf(sql: Runner, plant: Plant): Promise<SharedShelf> {
   const known = shared.get(plant.id);
   if (known?.version === plant.shelfVersion) return known;
-  const text = Buffer.from(JSON.stringify(await shelfOf(sql, plant.id)));
+  const kept: KeptShelf = { motors: await shelfOf(sql, plant.id), combinations: await combinationsOf(sql, plant.id) };
+  const text = Buffer.from(JSON.stringify(kept));
   const json = new SharedArrayBuffer(text.byteLength);
   text.copy(new Uint8Array(json));
   const made = { plant: plant.id, version: plant.shelfVersion, json };

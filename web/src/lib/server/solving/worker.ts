@@ -6,6 +6,7 @@ import {
   readCase,
   solveWith,
   type CaseError,
+  type Combination,
   type Motor,
   type PracticeId,
   type Result,
@@ -16,6 +17,12 @@ import { Refusal, type Problem } from '$lib/server/refusal';
 import { giveWay } from './background';
 
 giveWay();
+
+/** What a shared shelf's JSON holds; no combinations: those that ship. */
+export interface KeptShelf {
+  readonly motors: readonly nameplate.ShelfEntry[];
+  readonly combinations: readonly Combination[];
+}
 
 /** A plant's own shelf as JSON, in memory that all threads share: it is read once for each version of it. */
 export interface SharedShelf {
@@ -49,35 +56,51 @@ export const keepCase = (task: SolveTask): Solved => solved(task, 1, keep);
 function solved({ given, from }: SolveTask, candidates: number, told: (result: Result) => unknown): Solved {
   const reading = readCase(given);
   if (!reading.ok) return reading;
-  const shelf = from ? nameplate.spareOf(motorsOf(from.shelf, reading.value.practice), from.own) : [];
-  const { result } = solveWith(reading.value, shelf, candidates);
+  const shelf = from && shelfOf(from.shelf, reading.value.practice);
+  const motors = from && shelf ? nameplate.spareOf(shelf.motors, from.own) : [];
+  const { result } = solveWith(reading.value, motors, candidates, shelf?.combinations);
   return { ok: true, result: JSON.stringify(told(result)), core: result.core };
 }
 
-const made = new Map<string, { readonly version: number; readonly motors: readonly Motor[] }>();
+interface MadeShelf {
+  readonly version: number;
+  readonly motors: readonly Motor[];
+  /** Undefined where the plant has none of its own. */
+  readonly combinations: readonly Combination[] | undefined;
+}
+const made = new Map<string, MadeShelf>();
 
-function motorsOf({ plant, version, json }: SharedShelf, practice: PracticeId): readonly Motor[] {
+function shelfOf({ plant, version, json }: SharedShelf, practice: PracticeId): MadeShelf {
   const key = `${plant} ${practice}`;
   const known = made.get(key);
-  if (known?.version === version) return known.motors;
-  const entries = JSON.parse(Buffer.from(json).toString('utf8')) as nameplate.ShelfEntry[];
-  const { motors } = nameplate.shelfMotors(entries, practice);
-  made.set(key, { version, motors });
-  return motors;
+  if (known?.version === version) return known;
+  const kept = JSON.parse(Buffer.from(json).toString('utf8')) as KeptShelf;
+  const shelf: MadeShelf = {
+    version,
+    motors: nameplate.shelfMotors(kept.motors, practice).motors,
+    combinations: kept.combinations.length > 0 ? kept.combinations : undefined,
+  };
+  made.set(key, shelf);
+  return shelf;
 }
 
 export interface ListTask {
   readonly bytes: Uint8Array;
   readonly mapping: nameplate.ListMapping | undefined;
   readonly constants: nameplate.ListConstants | undefined;
-  /** Tags that are positions already, where it is a list of positions; undefined: a list for the shelf. */
-  readonly tags: readonly string[] | undefined;
+  /** What it lists; of positions also the tags that are positions already. */
+  readonly of: 'shelf' | 'combinations' | { readonly tags: readonly string[] };
 }
 export type ListRead<T> =
   { readonly ok: true; readonly reading: ListReading<T> } | { readonly ok: false; readonly problem: Problem };
 
-export async function readListOf({ bytes, mapping, constants, tags }: ListTask): Promise<ListRead<unknown>> {
-  const kind: nameplate.ListKind<unknown> = tags ? positionsOncePerTag(new Set(tags)) : nameplate.shelfList;
+export async function readListOf({ bytes, mapping, constants, of }: ListTask): Promise<ListRead<unknown>> {
+  const kind: nameplate.ListKind<unknown> =
+    of === 'shelf'
+      ? nameplate.shelfList
+      : of === 'combinations'
+        ? nameplate.combinationList
+        : positionsOncePerTag(new Set(of.tags));
   try {
     return { ok: true, reading: await readList(bytes, kind, mapping, constants) };
   } catch (error) {

@@ -19,6 +19,12 @@
 <div class="grid gap-x-4 gap-y-2 sm:grid-cols-2">
   {#each watches as w (w.id)}
     {@const [path, options] = fieldOf(w.id)}
-    <ChoiceField {path} {options} label={w.name} none="{options.find(([value]) => value === w.proposed)?.[1] ?? w.proposed} (proposed)" hint={w.why} />
+    <ChoiceField
+      {path}
+      {options}
+      label={w.name}
+      none="{options.find(([value]) => value === w.proposed)?.[1] ?? w.proposed} (proposed)"
+      hint={w.why}
+    />
   {/each}
 </div>
