@@ -416,6 +416,8 @@ const guard = z.strictObject({
   /** Where the starter sits: around the board, how tight it is, how its parts are fitted. */
   board: z
     .strictObject({
+      /** Which one, by name: positions of a plant with the same hang on one board. */
+      name: text(60).optional(),
       ambient: quantity('temperature', 'any').optional(),
       protection: text(12)
         .regex(/^IP\s?[0-6X][0-9X]$/i, { error: 'write a degree of protection, such as IP54' })

@@ -2,3 +2,4 @@ export * from './solve';
 export { stampedText } from './doubts';
 export * from './screening';
 export * from './starting';
+export * from './board';

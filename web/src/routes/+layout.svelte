@@ -47,6 +47,7 @@
       </NavBrand>
       <a href={resolve('/')} class="link no-underline hover:underline">Plant</a>
       <a href={resolve('/shelf')} class="link no-underline hover:underline">Own shelf</a>
+      <a href={resolve('/boards')} class="link no-underline hover:underline max-sm:hidden!">Boards</a>
       <a href={resolve('/guide')} class="link no-underline hover:underline max-sm:hidden!">Guide</a>
       <span class="flex-1 max-sm:hidden"></span>
       <label class="flex items-center gap-2 text-[13px] text-quiet">

@@ -1,4 +1,5 @@
 import {
+  bestFifty,
   explainMotor,
   findSettings,
   firstCyclesOf,
@@ -122,7 +123,7 @@ export const solver = {
   /** What a revision would keep of a case. */
   kept(input: unknown): Kept | null {
     const { value } = readDraft(input);
-    return value ? keep(solveWith(value, motorsFor(value.practice)).result) : null;
+    return value ? keep(solveWith(value, motorsFor(value.practice), bestFifty, combinations).result) : null;
   },
   /** One starting method of the newest draft's subject, with the settings of another draft. */
   preview(input: unknown, method: Method): StartPreview | null {

@@ -203,6 +203,12 @@ export const openApi = {
       parameters: [path('id'), ...listQuery],
       post: { requestBody: list, responses: { ...listTold, '409': problem('More than a shelf holds') } },
     },
+    '/api/v1/plants/{id}/boards': {
+      parameters: [path('id')],
+      get: {
+        responses: { '200': ok('Boards that positions name, each with its feeder, fault level and largest start') },
+      },
+    },
     '/api/v1/plants/{id}/combinations': {
       parameters: [path('id')],
       get: {

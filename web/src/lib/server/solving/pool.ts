@@ -1,11 +1,12 @@
 import { availableParallelism } from 'node:os';
 import { resolve } from 'node:path';
+import type { Board } from '@pilgrim/core';
 import { Piscina } from 'piscina';
 import { config } from '$lib/server/db/config';
 import type { ListReading } from '$lib/server/lists/list';
 import { Refusal, refuse } from '$lib/server/refusal';
 import { background } from './background';
-import type { ListRead, ListTask, Solved, SolveTask, Zipped } from './worker';
+import type { BoardTask, ListRead, ListTask, Solved, SolveTask, Zipped } from './worker';
 
 /** A save has a thread of its own: whatever is solved for scripts and lists, a person does not wait behind it. */
 export type Lane = 'saves' | 'others';
@@ -30,7 +31,7 @@ function laneOf(lane: Lane): Piscina {
   return pool;
 }
 
-async function run<T>(lane: Lane, name: string, task: SolveTask | ListTask): Promise<T> {
+async function run<T>(lane: Lane, name: string, task: SolveTask | ListTask | BoardTask): Promise<T> {
   try {
     return (await laneOf(lane).run(task, { name })) as T;
   } catch (error) {
@@ -46,6 +47,9 @@ export const solveCase = (task: SolveTask): Promise<Solved> => run('others', 'so
 export const solveZipped = (task: SolveTask): Promise<Zipped> => run('others', 'solveZipped', task);
 /** The same, as a revision keeps it (`pilgrim.kept/1`). */
 export const keepCase = (task: SolveTask, lane: Lane): Promise<Solved> => run(lane, 'keepCase', task);
+
+/** Adds up what hangs on a board, off the event loop. */
+export const addUpBoard = (task: BoardTask): Promise<Board> => run('others', 'addUpBoard', task);
 
 /** Reads a list of motors off the event loop; refused as `readList` refuses. */
 export async function readListOf<T>(task: ListTask): Promise<ListReading<T>> {

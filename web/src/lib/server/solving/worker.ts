@@ -1,10 +1,12 @@
 import { gzipSync } from 'node:zlib';
 import {
   bestFifty,
+  boardOf,
   keep,
   nameplate,
   readCase,
   solveWith,
+  type Board,
   type CaseError,
   type Combination,
   type Motor,
@@ -82,6 +84,28 @@ function shelfOf({ plant, version, json }: SharedShelf, practice: PracticeId): M
   };
   made.set(key, shelf);
   return shelf;
+}
+
+/** Positions that hang on one board, each with its case as it is kept. */
+export interface BoardTask {
+  readonly shelf: SharedShelf;
+  readonly members: readonly {
+    readonly id: string;
+    readonly tag: string;
+    readonly name: string;
+    readonly given: unknown;
+  }[];
+}
+/** The board added up; a case that cannot be read any more counts as open. */
+export function addUpBoard({ shelf, members }: BoardTask): Board {
+  const read = members.map(({ given, ...of }) => ({ ...of, reading: readCase(given) }));
+  const good = read.flatMap(({ reading, ...of }) => (reading.ok ? [{ ...of, input: reading.value }] : []));
+  const practice = good[0]?.input.practice ?? 'iec';
+  const board = boardOf(good, shelfOf(shelf, practice).motors);
+  return {
+    ...board,
+    open: [...board.open, ...read.flatMap(({ id, tag, name, reading }) => (reading.ok ? [] : [{ id, tag, name }]))],
+  };
 }
 
 export interface ListTask {

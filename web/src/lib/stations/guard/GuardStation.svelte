@@ -79,6 +79,7 @@
   </div>
   <Fold class="mt-2" title="The board it sits in" open={desk().value('guard.board') !== undefined}>
     <div class="grid gap-3 sm:grid-cols-3">
+      <NumberField text path="guard.board.name" label="Board" placeholder="MCC 2" />
       <QuantityField path="guard.board.ambient" label="Around the board" dimension="temperature" placeholder="35 °C" />
       <ChoiceField path="guard.board.protection" label="Protection of the board" options={protections} />
       <ChoiceField path="guard.board.mounting" label="Its parts are" options={boardMounting} />

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Watched } from '@pilgrim/core';
   import { restart, undervoltage } from '$lib/ui/options';
+  import { watchedWords } from './watchedWords';
   import ChoiceField from '$lib/ui/ChoiceField.svelte';
 
   interface Props {
@@ -19,12 +20,6 @@
 <div class="grid gap-x-4 gap-y-2 sm:grid-cols-2">
   {#each watches as w (w.id)}
     {@const [path, options] = fieldOf(w.id)}
-    <ChoiceField
-      {path}
-      {options}
-      label={w.name}
-      none="{options.find(([value]) => value === w.proposed)?.[1] ?? w.proposed} (proposed)"
-      hint={w.why}
-    />
+    <ChoiceField {path} {options} label={w.name} none="{watchedWords(w.id, w.proposed)} (proposed)" hint={w.why} />
   {/each}
 </div>

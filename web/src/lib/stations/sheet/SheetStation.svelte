@@ -9,6 +9,7 @@
   import { useGoto } from '$lib/desk/goto';
   import { cited, fieldName, figureName, methodOfFigure, stationIds, stationNames, words } from '$lib/ui/names';
   import { textOf } from '$lib/ui/reading.svelte';
+  import CircuitSheet from '$lib/stations/guard/CircuitSheet.svelte';
   import { cautions } from './cautions';
 
   const desk = useDesk();
@@ -46,6 +47,7 @@
     { id: 'choice', title: 'Choice and findings', body: choicePage },
     { id: 'case', title: 'Case', body: casePage },
     ...(result?.start ? [{ id: 'start', title: 'How it starts', body: startPage }] : []),
+    ...(result?.guard ? [{ id: 'circuit', title: 'Circuit', body: circuitPage }] : []),
     { id: 'figures', title: 'Figures', body: figuresPage },
     { id: 'rules', title: 'House rules and cautions', body: rulesPage },
   ]);
@@ -146,6 +148,9 @@
       <p class="screen-only text-[13px] text-quiet">A question is ticked off by giving its field.</p>
     </div>
   {/if}
+{/snippet}
+{#snippet circuitPage()}
+  {#if result?.guard}<CircuitSheet guard={result.guard} />{/if}
 {/snippet}
 {#snippet casePage()}
   <h2>Case</h2>
