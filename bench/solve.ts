@@ -2,8 +2,11 @@ import { readFileSync } from 'node:fs';
 import { Bench } from 'tinybench';
 import {
   comparedMethods,
+  demoCombinations,
   genericMotors,
+  isFigureId,
   judge,
+  motorById,
   motorsFor,
   nameplate,
   poleOptions,
@@ -12,8 +15,11 @@ import {
   solve,
   solveWith,
   whatWouldChange,
+  Workings,
   type Motor,
 } from '@pilgrim/core';
+import { subjectOf } from '../core/src/needs';
+import { tellGuard } from '../core/src/stations';
 
 /** Screening, full solves over the catalogue and with a large own shelf, and what a screen asks besides. */
 const text = readFileSync(new URL('../demo/example.case.json', import.meta.url), 'utf8');
@@ -79,6 +85,30 @@ bench.add(
     }),
 );
 bench.add('the same machine on other poles', () => void poleOptions(screening));
+/** A direct start with everything Guard tells, told again over the figures of the other stations. */
+const guarded = readCase({
+  ...JSON.parse(text),
+  method: 'direct',
+  speed: { need: 'fixed' },
+  place: { cable: { length: '60 m' } },
+  guard: { role: 'process', feeder: { motors: [{ current: '40 A', device: '80 A' }] } },
+});
+if (!guarded.ok) throw new Error('the guarded case is not valid');
+const whole = solveWith(guarded.value);
+const subject = whole.screening?.needs && whole.result.choice && motorById(whole.result.choice.motor.id);
+if (!whole.screening || !subject) throw new Error('the guarded case has no choice');
+const needed = whole.screening.needs;
+bench.add('tell Guard: circuit, combination, chart, parts', () => {
+  const w = new Workings();
+  for (const [id, figure] of Object.entries(whole.result.figures))
+    if (!id.startsWith('guard.') && isFigureId(id)) w.figures.set(id, figure);
+  const walk = { input: guarded.value, practice: needed.practice, rules: needed.rules, w };
+  tellGuard(
+    { ...walk, combinations: demoCombinations() },
+    subjectOf({ ...walk, combinations: [] }, subject, 'direct', 'choice'),
+    needed,
+  );
+});
 bench.add('what would change the choice', () => void whatWouldChange(screening));
 await bench.run();
 for (const task of bench.tasks) {

@@ -516,6 +516,33 @@ describe('parts, settings and what else watches', () => {
   });
 });
 
+describe('capacitors', () => {
+  it('never behind a drive or a soft starter; at the board a drive makes it needless', () => {
+    const level = (method: NonNullable<CaseText['method']>, capacitor: Guard['capacitor']) =>
+      finding(european({ ...(capacitor && { capacitor }) }, { method }), 'guard.capacitor')?.level;
+    expect([level('drive', 'motor'), level('soft-starter', 'motor')]).toEqual(['stop', 'stop']);
+    expect([level('drive', 'board'), level('soft-starter', 'board')]).toEqual(['note', undefined]);
+    expect([level('direct', 'board'), level('direct', undefined)]).toEqual([undefined, undefined]);
+  });
+  it('what raises the plate’s power factor to 0.95, and what the motor’s terminals bear', () => {
+    const r = european({ capacitor: 'motor' });
+    const [c, P] = [figure(r, 'motor.powerFactor'), figure(r, 'motor.inputPower')];
+    const byHand = P * (Math.tan(Math.acos(c)) - Math.tan(Math.acos(0.95)));
+    expect(figure(r, 'guard.capacitorAsked')).toBeCloseTo(byHand, 0);
+    expect(finding(r, 'guard.capacitor')?.text).toContain('dial the relay lower');
+    const most = figure(r, 'guard.capacitorMost');
+    // A 22 kW motor magnetises with some 35 to 45 % of its 41 A.
+    expect(most / (0.9 * Math.sqrt(3) * 400 * 41)).toBeGreaterThan(0.25);
+    expect(most / (0.9 * Math.sqrt(3) * 400 * 41)).toBeLessThan(0.55);
+    const sized = (kvar: number) =>
+      european({ capacitor: 'motor', capacitorPower: `${kvar} kvar` }).findings.filter(
+        (f) => f.id === 'guard.capacitor',
+      );
+    expect(sized(most / 1000 - 0.1).map((f) => f.level)).toEqual(['note']);
+    expect(sized(most / 1000 + 0.1).map((f) => f.level)).toEqual(['caution', 'note']);
+  });
+});
+
 describe('a panel builder’s table', () => {
   const headings = [
     'Standard',

@@ -25,6 +25,7 @@ import {
   protectiveDevices,
   raceways,
   boardMountings,
+  capacitorPlaces,
   earthings,
   guardRoles,
   relayKinds,
@@ -466,6 +467,9 @@ const guard = z.strictObject({
   maxDrop: number({ above: 0, max: 0.5 }, 0.03).optional(),
   /** Short-circuit rating of the panel. */
   assemblyRating: quantity('current').optional(),
+  /** Where a capacitor sits that serves this motor, and how large it is. */
+  capacitor: oneOf(capacitorPlaces).optional(),
+  capacitorPower: quantity('reactivePower').optional(),
   restart: oneOf(restarts).optional(),
   undervoltage: oneOf(undervoltages).optional(),
   /** What watches over the motor, as decided; left out: as proposed. */

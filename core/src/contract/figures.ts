@@ -222,6 +222,8 @@ const guard = {
   'guard.contactorDelta': ['A', 'Delta contactor'],
   'guard.contactorStar': ['A', 'Star contactor'],
   'guard.starterSize': ['1', 'Starter size'],
+  'guard.capacitorAsked': ['var', 'Capacitor for 0.95'],
+  'guard.capacitorMost': ['var', 'Capacitor at the motor, at most'],
   'guard.feederCurrent': ['A', 'Feeder conductors, at least'],
   'guard.feederDevice': ['A', 'Feeder device, at most'],
 } as const satisfies Record<`guard.${string}`, Told>;

@@ -131,6 +131,7 @@ export const findingLevels = {
   'guard.leakage': ['note'],
   'guard.crossing': ['caution', 'note'],
   'guard.restart': ['caution'],
+  'guard.capacitor': ['stop', 'caution', 'note'],
   'guard.no-fault-level': ['note'],
   'guard.fault-too-high': ['stop'],
   'guard.conductor-small': ['stop'],

@@ -92,6 +92,8 @@ export const relayKinds = ['thermal', 'electronic'] as const;
 /** How the source's star point is held. */
 export const earthings = ['solid', 'high-resistance', 'isolated', 'corner', 'unknown'] as const;
 export type Earthing = (typeof earthings)[number];
+/** Where a power-factor capacitor sits. */
+export const capacitorPlaces = ['motor', 'board'] as const;
 export const restarts = ['manual', 'automatic'] as const;
 export const undervoltages = ['release', 'ride-through'] as const;
 /** What else may watch over a motor, each proposed with its reason and kept as decided. */

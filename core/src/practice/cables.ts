@@ -202,6 +202,34 @@ export const earthFaultAtEnd = law({
   of: ({ U, Z_s, R, R_PE, X }) => (0.95 * U) / Math.sqrt(3) / Math.hypot(R + R_PE, Z_s + 2 * X),
 });
 
+export const capacitorAsked = law({
+  name: 'Capacitor that raises the power factor to what is wished',
+  symbol: 'Q_c',
+  unit: 'var',
+  takes: { P: 'W', c: '1', c_w: '1' },
+  formula: 'P * (tan(acos(c)) - tan(acos(c_w)))',
+  source: definition('Reactive power', 'what is there at rated load, less what may stay'),
+  range: { P: notNegative, c: [0.05, 0.9999], c_w: [0.5, 0.9999] },
+  example: {
+    of: { P: 24000, c: 0.83, c_w: 0.95 },
+    gives: 8239.68,
+    from: 'by hand: tan of the angles 0.67200 and 0.32868',
+  },
+  of: ({ P, c, c_w }) => P * (Math.tan(Math.acos(c)) - Math.tan(Math.acos(c_w))),
+});
+
+export const capacitorMost = law({
+  name: 'Largest capacitor at the motor’s terminals',
+  symbol: 'Q_m',
+  unit: 'var',
+  takes: { f: '1', U: 'V', I_0: 'A' },
+  formula: 'f * sqrt(3) * U * I_0',
+  source: commonPractice('A share of the no-load reactive power, so that the motor cannot excite itself'),
+  range: { f: share, U: positive, I_0: notNegative },
+  example: { of: { f: 0.9, U: 400, I_0: 14 }, gives: 8729.5, from: 'by hand: 0.9 × 9,699.5 VA' },
+  of: ({ f, U, I_0 }) => f * Math.sqrt(3) * U * I_0,
+});
+
 export const boardFactor = law({
   name: 'What a warm, tight board leaves its parts',
   symbol: 'f_b',

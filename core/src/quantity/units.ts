@@ -59,6 +59,14 @@ export const dimensions = {
     us: 'kVA',
     units: [u(1, 'VA'), u(1e3, 'kVA'), u(1e6, 'MVA')],
   },
+  reactivePower: {
+    label: 'reactive power',
+    base: 'var',
+    examples: ['10 kvar', '7500 var', '12.5 kvar'],
+    si: 'kvar',
+    us: 'kvar',
+    units: [u(1, 'var', 'VAr', 'VAR'), u(1e3, 'kvar', 'kVAr', 'kVAR')],
+  },
   torque: {
     label: 'torque',
     base: 'N.m',

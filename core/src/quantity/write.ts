@@ -105,6 +105,7 @@ const whole = (v: number): string => Math.round(Number(v.toPrecision(3))).toStri
 const steps: Readonly<Record<string, readonly (readonly [from: number, unit: string])[]>> = {
   kW: [[1e7, 'MW'], [1e3, 'kW'], [0, 'W']],
   kVA: [[1e7, 'MVA'], [1e3, 'kVA'], [0, 'VA']],
+  kvar: [[1e3, 'kvar'], [0, 'var']],
   'N·m': [[1e5, 'kN·m'], [0, 'N·m']],
   N: [[1e4, 'kN'], [0, 'N']],
   m: [[0.1, 'm'], [0, 'mm']],

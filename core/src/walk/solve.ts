@@ -322,10 +322,11 @@ function chooseAndTell(
   if (subject) {
     if (needs.load.basis === 'load' || needs.load.startKnown)
       start = tellStart(walk, needs, subject, subject.kind === 'plate' ? undefined : choice?.method);
-    guard = tellGuard(walk, subject, needs);
     const verdicts = subject.kind === 'plate' ? [] : (first?.verdicts ?? []);
     const onlyThisStarts = first?.verdicts.some((v) => v.requirement === 'speed-control' && v.outcome === 'pass');
     tellDrive(walk, needs, subject, verdicts, onlyThisStarts);
+    // After the drive: its line has the drive in it.
+    guard = tellGuard(walk, subject, needs);
     if (needs.load.basis === 'load') flow = tellCost(walk, needs, subject, plate);
   }
   const all = input.method && motor && i >= 0 ? judge(needs, [motor], comparedMethods, pinned !== undefined) : judged;

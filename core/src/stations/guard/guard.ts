@@ -5,6 +5,7 @@ import { conductorCurrent, overloadDial, overloadTrip } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
 import { numberOf, type Needs, type Subject, type Walk } from '../../needs';
 import { tellCable, type Circuit } from './cable';
+import { tellCapacitors } from './capacitors';
 import { chartOf, chartSource } from './chart';
 import { tellCoordination } from './coordination';
 import { deviceTaken, tellDevices } from './devices';
@@ -107,6 +108,7 @@ export function tellGuard(walk: Walk, subject: Subject, needs?: Needs): GuardTol
   tellEarthFault(walk, circuit, device, relay);
   tellLeakage(walk, subject);
   tellFeeder(walk, subject);
+  tellCapacitors(walk, subject, needs);
   const value = (id: FigureId): number | undefined => w.figures.get(id)?.value;
   const combination = tellCoordination(walk, subject, current / (value('guard.boardFactor') ?? 1));
   const asksBuilder = w.findings.some((f) => f.id === 'guard.no-combination');

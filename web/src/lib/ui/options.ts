@@ -6,6 +6,7 @@ import {
   conductorMaterials,
   conduits,
   boardMountings,
+  capacitorPlaces,
   coordinations,
   earthings,
   guardRoles,
@@ -131,6 +132,7 @@ export const earthing = said(earthings, {
   corner: 'a corner of the delta earthed',
   unknown: 'not known',
 });
+export const capacitorPlace = said(capacitorPlaces, { motor: 'at the motor', board: 'at the board' });
 export const guardRole = said(guardRoles, {
   general: 'general purpose',
   process: 'a process that must be back at once',

@@ -84,50 +84,52 @@
   <p class="min-h-5" role="status">{message}</p>
   {#if plant}
     <div class="grid items-start gap-4 lg:grid-cols-2">
-      <Group title="Bring in a list"
-        ><ListImport
-          plantId={plant.id}
-          target="shelf"
-          columns={data.columns}
-          words={{
-            take: (n) => `Put ${n} on the shelf`,
-            taken: (n, file) => `${n} motors of ${file} are on the shelf.`,
-          }}
-          taken={(n) => void changed(`${n.toLocaleString('en')} motors were taken.`)}
-        /></Group
-      >
+      <div>
+        <Group title="Bring in a list"
+          ><ListImport
+            plantId={plant.id}
+            target="shelf"
+            columns={data.columns}
+            words={{
+              take: (n) => `Put ${n} on the shelf`,
+              taken: (n, file) => `${n} motors of ${file} are on the shelf.`,
+            }}
+            taken={(n) => void changed(`${n.toLocaleString('en')} motors were taken.`)}
+          /></Group
+        >
+        <Group
+          title="Combinations tested together"
+          note="Device, contactor and relay of your panel builder: Guard looks here, and infers coordination from nothing else."
+        >
+          {#if data.tables.length === 0}
+            <p>None of your own: the demonstration table stands, which is invented. Nothing is to be bought by it.</p>
+          {:else}
+            <ul data-testid="combination-tables">
+              {#each data.tables as t (t.name)}<li>{t.name}: {t.rows.toLocaleString('en')} combinations</li>{/each}
+            </ul>
+          {/if}
+          <p class="mb-2 flex gap-2">
+            <Button class="push" onclick={() => void save('combinations')}>Save them as CSV</Button>
+            {#if data.tables.length > 0}
+              <Button class="push" onclick={() => void drop()}>Take the own ones away</Button>
+            {/if}
+          </p>
+          <ListImport
+            plantId={plant.id}
+            target="combinations"
+            columns={data.combinationColumns}
+            words={{
+              take: (n) => `Keep ${n} combinations`,
+              taken: (n, file) => `${n} combinations of ${file} are kept.`,
+            }}
+            taken={(n) => void changed(`${n.toLocaleString('en')} combinations were taken.`)}
+          />
+        </Group>
+      </div>
       <Group title="Add a motor from its plate"
         ><PlateToShelf plantId={plant.id} added={(name) => void changed(`${name} is on the shelf.`)} /></Group
       >
     </div>
-    <Group
-      title="Combinations tested together"
-      note="Device, contactor and relay of your panel builder: Guard looks here, and infers coordination from nothing else."
-    >
-      {#if data.tables.length === 0}
-        <p>None of your own: the demonstration table stands, which is invented. Nothing is to be bought by it.</p>
-      {:else}
-        <ul data-testid="combination-tables">
-          {#each data.tables as t (t.name)}<li>{t.name}: {t.rows.toLocaleString('en')} combinations</li>{/each}
-        </ul>
-      {/if}
-      <p class="mb-2 flex gap-2">
-        <Button class="push" onclick={() => void save('combinations')}>Save them as CSV</Button>
-        {#if data.tables.length > 0}
-          <Button class="push" onclick={() => void drop()}>Take the own ones away</Button>
-        {/if}
-      </p>
-      <ListImport
-        plantId={plant.id}
-        target="combinations"
-        columns={data.combinationColumns}
-        words={{
-          take: (n) => `Keep ${n} combinations`,
-          taken: (n, file) => `${n} combinations of ${file} are kept.`,
-        }}
-        taken={(n) => void changed(`${n.toLocaleString('en')} combinations were taken.`)}
-      />
-    </Group>
     {#if rows.length === 0}
       <p class="box p-6">
         Nothing on the shelf yet. Bring in the list of the store, or type what a spare’s plate says: then the choice

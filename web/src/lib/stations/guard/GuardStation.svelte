@@ -14,13 +14,29 @@
   import Watches from './Watches.svelte';
   import CableFields from './CableFields.svelte';
   import FeederFields from './FeederFields.svelte';
+  import { readQuantity } from '@pilgrim/core/quantity';
   import { useDesk } from '$lib/desk/desk.svelte';
-  import { boardMounting, coordination, devicesOf, earthing, guardRole, relayKind } from '$lib/ui/options';
+  import {
+    boardMounting,
+    capacitorPlace,
+    coordination,
+    devicesOf,
+    earthing,
+    guardRole,
+    relayKind,
+  } from '$lib/ui/options';
 
   const desk = useDesk();
   const northAmerican = $derived(desk().value('practice') === 'north-america');
   const view = $derived(desk().result?.guard ?? null);
   const curves = $derived(desk().result?.curves.guard ?? null);
+  /** The dial in the field ÷ the one that was solved with; the answer is some frames behind a hand that moves it. */
+  const moved = $derived.by(() => {
+    const typed = readQuantity('current', String(desk().value('guard.relay.dial') ?? ''));
+    const solved = desk().figure('guard.dialSet')?.value ?? view?.dial?.proposed;
+    const now = typed.ok ? typed.value.value : view?.dial?.proposed;
+    return solved === undefined || now === undefined || now <= 0 ? 1 : now / solved;
+  });
   /** The usual ones, and what else a file may say. */
   const protections = $derived(
     [
@@ -120,7 +136,9 @@
   </div>
   {#if view?.dial}<div class="mt-3"><DialField dial={view.dial} /></div>{/if}
   {#if curves}
-    <div class="mt-2"><TimeCurrentChart {curves} summary={(view?.crossings ?? []).map((c) => c.text).join(' ')} /></div>
+    <div class="mt-2">
+      <TimeCurrentChart {curves} {moved} summary={(view?.crossings ?? []).map((c) => c.text).join(' ')} />
+    </div>
   {/if}
   {#if view && view.crossings.length > 0}<Crossings crossings={view.crossings} />{/if}
   <Figures
@@ -185,6 +203,16 @@
     ><FeederFields /></Fold
   ></Group
 >
+<Group title="Capacitors">
+  <div class="grid gap-3 sm:grid-cols-3">
+    <ChoiceField path="guard.capacitor" label="A capacitor sits" options={capacitorPlace} none="none" />
+    <QuantityField path="guard.capacitorPower" label="Its reactive power" dimension="reactivePower" />
+  </div>
+  <Figures
+    ids={['guard.capacitorAsked', 'guard.capacitorMost']}
+    empty="A drive makes it needless; else a simulated motor gives it."
+  />
+</Group>
 <Group title="Before anybody opens a panel">
   <p>
     Isolate, lock and prove dead before touching. Ask for the available fault current first: it must not exceed what

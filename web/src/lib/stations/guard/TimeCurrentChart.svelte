@@ -8,11 +8,28 @@
 
   interface Props {
     curves: GuardCurves;
+    /** The dial as it is being moved ÷ the one the curves were drawn for: a relay's times go with it. */
+    moved?: number;
     /** What the curves say, for those who cannot see them. */
     summary: string;
   }
-  let { curves, summary }: Props = $props();
+  let { curves: solved, moved = 1, summary }: Props = $props();
+  const curves = $derived(moved === 1 ? solved : withDial(solved, moved));
   const height = 430;
+
+  /** The same curves with the relay's moved along: all its currents are multiples of its dial. */
+  function withDial({ dial, class: of, lines, marks }: GuardCurves, by: number): GuardCurves {
+    const along = (points: GuardCurves['lines'][number]['points']) => points.map(([I, t]) => [I * by, t] as const);
+    return {
+      dial: dial * by,
+      class: of,
+      lines: lines.map((l) =>
+        l.id.startsWith('relay') ? { ...l, points: along(l.points), slow: l.slow && along(l.slow) } : l,
+      ),
+      marks: marks.map((m) => (m.id === 'dial' ? { ...m, current: m.current * by } : m)),
+    };
+  }
+
   let box: HTMLDivElement;
   let chart: EChart | undefined = $state.raw();
   let width = $state(0);
@@ -24,12 +41,6 @@
       width = wide;
     }),
   );
-  $effect(() => {
-    void theme.dark;
-    void width;
-    chart?.setOption(option(), { notMerge: true });
-  });
-
   type Kind = 'solid' | 'dashed' | 'dotted';
   interface Look {
     readonly colour: string;
@@ -62,6 +73,22 @@
   const from = $derived(10 ** Math.floor(Math.log10(Math.min(...ends, curves.dial))));
   const to = $derived(10 ** Math.ceil(Math.log10(Math.max(...ends, ...curves.marks.map((m) => m.current)))));
 
+  /** What the whole drawing rests on; while it stands only lines are changed, which is several times as quick. */
+  const frame = $derived([theme.dark, width, from, to, ...curves.lines.map((l) => l.id + (l.slow ? '+' : ''))].join());
+  let framed = '';
+  $effect(() => {
+    if (!chart) return;
+    const whole = option();
+    if (frame !== framed) chart.setOption(whole, { notMerge: true, lazyUpdate: true });
+    else
+      chart.setOption(
+        { series: whole.series.filter(({ id }) => moved === 1 || id === 'marks' || id.startsWith('relay')) },
+        // Drawn with the next frame: an answer that comes before it is drawn in the same one.
+        { lazyUpdate: true },
+      );
+    framed = frame;
+  });
+
   function option() {
     const style = getComputedStyle(document.documentElement);
     const of = (name: string): string => style.getPropertyValue(name).trim();
@@ -82,6 +109,7 @@
       const look = { type: 'line' as const, showSymbol: false, color: of(colour), silent: true };
       const first = {
         ...look,
+        id: l.id,
         name: l.name,
         data: l.points.map((p) => [...p]),
         lineStyle: { width: wide ? 2.5 : 1.8, type },
@@ -97,6 +125,7 @@
       };
       const slow = l.slow && {
         ...look,
+        id: `${l.id}-slow`,
         name: l.name,
         data: l.slow.map((p) => [...p]),
         lineStyle: { width: 1.8, type },
@@ -104,6 +133,7 @@
       return slow ? [first, slow] : [first];
     });
     const marks = {
+      id: 'marks',
       type: 'line' as const,
       data: [],
       silent: true,
@@ -150,6 +180,7 @@
     style="height: {height}px"
     role="img"
     data-testid="time-current"
+    data-dial={curves.dial.toFixed(3)}
     aria-label="Time and current. {summary}"
   ></div>
 </ChartFrame>
