@@ -137,8 +137,8 @@ test('a panel builder’s table is brought in, errors by line and column, and st
   page,
   request,
 }) => {
-  const { id } = await ownPosition(request, 'G-6', '04-st-230.json');
-  await page.goto('/shelf');
+  const { id, plant } = await ownPosition(request, 'G-6', '04-st-230.json', 'Builder works');
+  await page.goto(`/shelf?plant=${plant}`);
   await awake(page);
   const csv = [
     'Standard,Voltage,SCCR (kA),Type,Device,Contactor,AC-3,Relay,Dial from,Dial to,Class',
@@ -155,7 +155,7 @@ test('a panel builder’s table is brought in, errors by line and column, and st
   await page.getByLabel('Coordination asked').selectOption('type 2: back in service at once');
   await expect(page.getByTestId('combination')).toContainText('inverse-time breaker 90 A');
   await expect(page.locator('main')).toContainText('builder.csv');
-  await page.goto('/shelf');
+  await page.goto(`/shelf?plant=${plant}`);
   await awake(page);
   await page.getByRole('button', { name: 'Take the own ones away' }).click();
   await expect(page.locator('main')).toContainText('the demonstration table stands, which is invented');
@@ -163,16 +163,18 @@ test('a panel builder’s table is brought in, errors by line and column, and st
 
 test('positions that name one board hang on it together', async ({ page, request }) => {
   const ids: string[] = [];
+  let works = '';
   for (const tag of ['G-7', 'G-8']) {
-    const { id } = await ownPosition(request, tag, '04-st-230.json');
+    const { id, plant } = await ownPosition(request, tag, '04-st-230.json', 'Board works');
     ids.push(id);
+    works = plant;
     await openStation(page, id, 'guard');
     await page.getByRole('button', { name: 'The board it sits in' }).click();
     await page.getByLabel('Board', { exact: true }).fill('Well MCC');
     await page.getByRole('button', { name: 'Save a revision' }).click();
     await expect(page.getByText(/^Saved/).first()).toBeVisible();
   }
-  await page.goto('/boards');
+  await page.goto(`/boards?plant=${works}`);
   const board = page.locator('[data-board="Well MCC"]');
   // Two of 40 hp: 1.25 × 52 + 52 A; 150 + 52 A, the next below.
   await expect(board).toContainText('117 A');

@@ -12,17 +12,18 @@ export async function ownPosition(
   request: APIRequestContext,
   tag: string,
   demoFile: string,
-): Promise<{ id: string; study: string }> {
+  plant = 'Kestrow Maltings',
+): Promise<{ id: string; study: string; plant: string }> {
   const made = await request.post('/api/v1/positions', {
-    data: { tag, name: `Copy for ${tag}`, area: 'Test bench', plant: 'Kestrow Maltings' },
+    data: { tag, name: `Copy for ${tag}`, area: 'Test bench', plant },
   });
-  const position: { id: string; studyId: string } = await made.json();
+  const position: { id: string; studyId: string; plantId: string } = await made.json();
   const demo: DemoFile = JSON.parse(readFileSync(`demo/positions/${demoFile}`, 'utf8'));
   await request.post(`/api/v1/studies/${position.studyId}/revisions`, {
     headers: { 'if-match': '"none"' },
     data: { case: demo.case, author: 'first' },
   });
-  return { id: position.id, study: position.studyId };
+  return { id: position.id, study: position.studyId, plant: position.plantId };
 }
 
 /** Waits until the page answers to keys. */

@@ -12,6 +12,7 @@ const full = [
   ...stations.map((s) => [s, `/positions/${demoId('07')}/${s}`] as const),
   ['history', `/positions/${demoId('07')}/history`],
   ['own shelf', '/shelf'],
+  ['boards', '/boards'],
   ['trash', '/trash'],
   ['bring in a list', '/import'],
   ['guide', '/guide'],

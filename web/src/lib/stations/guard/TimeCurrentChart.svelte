@@ -132,6 +132,12 @@
       };
       return slow ? [first, slow] : [first];
     });
+    // Of two close together the second is named at the foot.
+    const sorted = curves.marks.toSorted((a, b) => a.current - b.current);
+    const marked = sorted.map((m, i) => ({
+      ...m,
+      low: m.current < 1.3 * (sorted[i - 1]?.current ?? 0) && i % 2 === 1,
+    }));
     const marks = {
       id: 'marks',
       type: 'line' as const,
@@ -140,7 +146,7 @@
       markLine: {
         symbol: 'none',
         silent: true,
-        data: curves.marks.map((m) => ({
+        data: marked.map(({ low, ...m }) => ({
           xAxis: m.current,
           lineStyle: {
             color: of(m.id.startsWith('fault') ? '--stop' : '--quiet'),
@@ -149,7 +155,7 @@
           },
           label: {
             formatter: `${m.name} ${writeQuantity(m.current, 'A')}`,
-            position: 'insideEndTop' as const,
+            position: low ? ('insideStartTop' as const) : ('insideEndTop' as const),
             ...text,
             fontSize: 12,
           },
