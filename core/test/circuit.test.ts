@@ -487,3 +487,32 @@ describe('every demo position at its proposed class', () => {
     expect(figure(r, 'guard.tripAtStall')).toBeLessThanOrEqual(figure(r, 'start.stallTime'));
   });
 });
+
+describe('the cable a start is simulated with', () => {
+  const at = (cable: Cable, length = '60 m'): Result => european('41 A', cable, { place: { cable: { length } } });
+  it('is the one Guard sizes: 6 mm² copper, 0.0225 × 60 ÷ 6 = 0.225 Ω', () => {
+    const r = at({});
+    expect(said(r, 'guard.conductorArea')).toBe('6 mm²');
+    expect(figure(r, 'start.cableResistance')).toBeCloseTo(0.225, 6);
+  });
+  it('or the one that is there, side by side as many as there are', () => {
+    expect(figure(at({ area: '16 mm2' }), 'start.cableResistance')).toBeCloseTo((0.0225 * 60) / 16, 6);
+    expect(figure(at({ area: '16 mm2', parallel: 2 }), 'start.cableResistance')).toBeCloseTo((0.0225 * 60) / 32, 6);
+    expect(figure(at({ material: 'aluminium', area: '16 mm2' }), 'start.cableResistance')).toBeCloseTo(
+      (0.036 * 60) / 16,
+      6,
+    );
+  });
+  it('a thinner one loses more voltage at the terminals while starting', () => {
+    const source = { kind: 'fault-level', current: '10 kA' } as const;
+    const supply = { voltage: '400 V', frequency: '50 Hz', source };
+    const dip = (area: NonNullable<Cable['area']>) =>
+      figure(european('41 A', { area }, { supply, place: { cable: { length: '60 m' } } }), 'start.direct.terminalDip');
+    expect(dip('6 mm2')).toBeGreaterThan(1.5 * dip('16 mm2'));
+  });
+  it('where no table reaches it is taken by a usual density of current', () => {
+    const beyond = at({ insulation: 'pvc', ambient: '90 degC' });
+    expect(findingIds(beyond)).toContain('guard.cable-beyond');
+    expect(figure(beyond, 'start.cableResistance')).toBeCloseTo((0.0225 * 60 * 3) / 41, 6);
+  });
+});

@@ -455,8 +455,8 @@ describe('parts, settings and what else watches', () => {
       'load',
     ]);
   });
+  const part = (r: Result, kind: string) => r.guard?.parts.find((p) => p.kind === kind);
   it('each part says what the next one down would fail', () => {
-    const part = (r: Result, kind: string) => r.guard?.parts.find((p) => p.kind === kind);
     const asked = european({ role: 'emergency' });
     expect(part(asked, 'contactor')?.below).toContain('40 A AC-3 would carry 2 % too much');
     expect(part(european(), 'contactor')).toMatchObject({ rating: 'contactor 50 A', margin: 'type 1 as tested' });
@@ -470,6 +470,22 @@ describe('parts, settings and what else watches', () => {
     ).not.toContain('slash');
     for (const kind of Object.keys(deviceNames) as (keyof typeof deviceNames)[])
       expect(part(american({ device: kind }), 'motor')?.rating).toContain('hp');
+  });
+  it('one of another kind than asked says nothing of what the code permits the other', () => {
+    const large = american(
+      {},
+      {
+        plate: { power: '500 hp', voltage: '460 V', current: '570 A', speed: '1785 rpm', frequency: '60 Hz' },
+        load: { machine: 'centrifugal-pump', demand: { kind: 'power', power: '480 hp', speed: '1785 rpm' } },
+      },
+    );
+    expect(large.guard?.combination.taken?.kind).toBe('instantaneous-breaker');
+    expect(part(large, 'device')).toMatchObject({ name: 'magnetic breaker', range: '' });
+  });
+  it('standstill is told by one figure, in the finding and beside the chart', () => {
+    const r = european({ relay: { class: 30 } });
+    const trip = r.figures['guard.tripAtStall']?.text ?? 'none';
+    expect(crossing(r, 'trips-before-stall')?.text).toContain(trip);
   });
   it('settings of a soft starter and of star-delta, each with why and what goes wrong otherwise', () => {
     for (const method of ['soft-starter', 'star-delta'] as const) {

@@ -27,6 +27,7 @@ import {
   type Needs,
   type Walk,
 } from '../src/needs';
+import { rulesFor } from '../src/practice';
 import { conveyor, horsepower } from './cases';
 
 /** What a case asks, piece by piece and by hand: small functions that the judge and the stations both call. */
@@ -290,6 +291,7 @@ describe('what is asked of a start', () => {
       {
         input: read({ ...conveyor, ...over, load: { ...conveyor.load, ...load } }),
         practice: northAmerica,
+        rules: rulesFor(undefined),
         w: w(known),
       },
       60,

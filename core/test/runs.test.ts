@@ -38,10 +38,11 @@ describe('a start prepared from what the case needs', () => {
     if (!bench) expect.fail('no bench');
     expect(bench.inertia).toBeCloseTo(3 + motor.inertia, 10);
     expect(bench.inertia).toBe(figure(result, 'start.inertia'));
-    // 0.0225 Ω mm²/m × 80 m at 3 A/mm².
-    expect(bench.feed.cable.resistance).toBeCloseTo((0.0225 * 80 * 3) / figure(result, 'choice.ratedCurrent'), 10);
-    expect(bench.feed.cable.resistance).toBe(figure(result, 'start.cableResistance'));
-    expect(bench.feed.cable.reactance).toBeCloseTo(0.0064, 10);
+    // As Guard sizes it: 6 AWG in steel conduit, 0.49 and 0.064 Ω a 1000 ft (Chapter 9, Table 9).
+    expect(result.figures['guard.conductorArea']?.text).toBe('6 AWG');
+    expect(bench.feed.cable.resistance).toBeCloseTo((0.49 * 80) / 304.8, 10);
+    expect(bench.feed.cable.resistance).toBeCloseTo(figure(result, 'start.cableResistance'), 12);
+    expect(bench.feed.cable.reactance).toBeCloseTo((0.064 * 80) / 304.8, 10);
     expect(bench.stallTime).toBe(figure(result, 'start.stallTime'));
     expect(bench.ratedCurrent).toBe(figure(result, 'choice.ratedCurrent'));
     expect(bench.feed.voltage).toBe(480);

@@ -8,6 +8,7 @@ import {
   stations,
   type Figure,
   type Frozen,
+  protectiveDevices,
 } from '../contract';
 import type { CaseError } from './read';
 
@@ -320,6 +321,7 @@ const combinationTaken = z.strictObject({
   standard: z.string(),
   voltage: z.number(),
   faultCurrent: z.number(),
+  kind: z.enum(protectiveDevices),
   device: z.string(),
   contactor: z.string(),
   ac3: z.number(),

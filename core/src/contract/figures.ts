@@ -222,7 +222,7 @@ const guard = {
   'guard.contactorDelta': ['A', 'Delta contactor'],
   'guard.contactorStar': ['A', 'Star contactor'],
   'guard.starterSize': ['1', 'Starter size'],
-  'guard.capacitorAsked': ['var', 'Capacitor for 0.95'],
+  'guard.capacitorAsked': ['var', 'Capacitor for the power factor wished'],
   'guard.capacitorMost': ['var', 'Capacitor at the motor, at most'],
   'guard.feederCurrent': ['A', 'Feeder conductors, at least'],
   'guard.feederDevice': ['A', 'Feeder device, at most'],

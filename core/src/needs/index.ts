@@ -1,4 +1,5 @@
 export * from './walk';
+export * from './cable';
 export * from './candidate';
 export * from './circuit';
 export * from './drive';

@@ -1,15 +1,15 @@
 import type { Case } from '../case';
 import { modelInertia } from '../catalogue';
 import { q, writeQuantity } from '../quantity';
+import { cableImpedance } from './cable';
+import { connectionFor } from './candidate';
 import { pinnedCircuit } from './circuit';
 import { factsOf } from '../practice';
 import type { StartNeeds, Walk } from './walk';
 
 /** What the case asks of a start, once the load station has told the inertia at the motor. */
-export function startNeeds(
-  { input, practice, w }: Pick<Walk, 'input' | 'practice' | 'w'>,
-  frequency: number,
-): StartNeeds {
+export function startNeeds(walk: Pick<Walk, 'input' | 'practice' | 'rules' | 'w'>, frequency: number): StartNeeds {
+  const { input, practice, w } = walk;
   return {
     settings: input.start,
     loadInertia: input.load?.inertia ? w.value('load.inertiaAtMotor') : undefined,
@@ -18,6 +18,11 @@ export function startNeeds(
     stallTime: input.start?.stallTime?.value ?? q(practice.stallTime.value, 's'),
     permitted: permittedTime(input),
     perHour: input.load?.startsPerHour,
+    cableOf: (motor) => {
+      const { power, speed } = motor;
+      const { voltage, current } = connectionFor(motor, input.supply?.voltage?.value);
+      return cableImpedance(walk, motor, { power, voltage, current, speed });
+    },
     circuit: pinnedCircuit({ input }),
   };
 }

@@ -1,9 +1,10 @@
 import type { Case } from '../case';
-import type { Combination } from '../catalogue';
+import type { Combination, Motor } from '../catalogue';
 import type { Workings } from '../law';
 import type { Lesson, SpecialPart } from '../nameplate';
 import type { Circuit, LoadShape, StandstillSettings } from '../physics';
 import type { PlaceNeeds as PlaceConditions, Practice, Rules } from '../practice';
+import type { CableImpedance } from './cable';
 
 /** What every station is handed: the case, who prescribes, the rules in force, and where to write. */
 export interface Walk {
@@ -115,6 +116,8 @@ export interface StartNeeds {
   readonly permitted: { readonly value: number; readonly text: string; readonly machine: boolean };
   /** Starts an hour that are asked; undefined where nobody says. */
   readonly perHour: number | undefined;
+  /** The motor's cable as Guard sizes it; undefined without a length, or where no table reaches. */
+  readonly cableOf: (motor: Motor) => CableImpedance | undefined;
   /** The circuit that the case pins. */
   readonly circuit: Circuit | undefined;
 }

@@ -7,8 +7,8 @@ import { connectionFor, driveOverload, settledSpeed, type Needs } from '../needs
 import { machineFor, startKey } from './fitted';
 import type { DriveAim } from './plans';
 
-/** A mm² carries about this much where nobody has sized the cable yet, A. */
-export const usualDensity = prescribed(q(3, '1'), commonPractice('3 A/mm², until the cable is sized'));
+/** A mm² carries about this much where no table sizes the cable, A. */
+export const usualDensity = prescribed(q(3, '1'), commonPractice('3 A/mm², where no table sizes the cable'));
 /** Reactance of a cable, Ω per m: common practice 0.08 mΩ. */
 const cableReactance = 0.08e-3;
 
@@ -51,7 +51,7 @@ function prepared(needs: Needs, motor: Motor): Bench | undefined {
       resistance: 0,
       reactance: supply.impedance ?? 0,
       generator: supply.generator,
-      cable: cableOf(needs, current),
+      cable: cableOf(needs, motor, current),
     },
     inertia: inertiaOf(needs, motor),
     load: {
@@ -69,9 +69,12 @@ function prepared(needs: Needs, motor: Motor): Bench | undefined {
   };
 }
 
-function cableOf({ place }: Needs, current: number): StartCase['feed']['cable'] {
+/** The cable as Guard sizes it; where no table reaches, by a usual density of current. */
+function cableOf({ place, start }: Needs, motor: Motor, current: number): StartCase['feed']['cable'] {
   const length = place.cable;
   if (length === undefined) return { resistance: 0, reactance: 0 };
+  const sized = start.cableOf(motor);
+  if (sized) return { resistance: sized.resistance, reactance: sized.reactance };
   const I_n = q(current, 'A');
   return {
     resistance: cableResistance.of({ l: q(length, 'm'), I_n, j: usualDensity.value ?? q(NaN, '1') }),

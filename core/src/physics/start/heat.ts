@@ -103,6 +103,19 @@ export const cableResistance = law({
   of: ({ l, I_n, j }) => (0.0225 * l * j) / I_n,
 });
 
+/** Resistance a phase of a cable whose size is known. */
+export const conductorResistance = law({
+  name: 'Resistance of the motor cable, by its size',
+  symbol: 'R_c',
+  unit: 'ohm',
+  takes: { l: 'm', r: 'ohm', n: '1' },
+  formula: 'l * r / (1000 * n)',
+  source: definition('Resistance of a conductor', 'r ohms a km of one, n of them side by side'),
+  range: { l: notNegative, r: notNegative, n: [1, 12] },
+  example: { of: { l: 60, r: 3.75, n: 1 }, gives: 0.225, from: 'by hand: 6 mm², 22.5 ÷ 6 Ω a km' },
+  of: ({ l, r, n }) => (l * r) / (1000 * n),
+});
+
 /** Motor, train and load turning together, at the motor's shaft. */
 export const totalInertia = law({
   name: 'Inertia to accelerate',

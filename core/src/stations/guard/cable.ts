@@ -1,15 +1,13 @@
 import { commonPractice, definition, remembered, type FigureId } from '../../contract';
 import { field, prescribed, type Given } from '../../law';
-import { numberOf, type Subject, type Walk } from '../../needs';
+import { cableFor, designOf, numberOf, type Subject, type Walk } from '../../needs';
 import {
   ampacityAsLaid,
   ampacityAtTerminals,
   ampacityOf,
   cableWithstand,
   leastConductors,
-  typedSize,
   voltageDrop,
-  type CableAsked,
   type Conductors,
   type Laid,
 } from '../../practice';
@@ -23,40 +21,19 @@ export interface Circuit {
   readonly impedance?: { readonly resistance: Given<'ohm'>; readonly reactance: Given<'ohm'> };
 }
 
-const degrees = { '60 degC': 60, '75 degC': 75, '90 degC': 90 } as const;
-
 /** Why a value of the cable is taken. */
 const usual = 'not given';
 
-/** The design letter as stamped or sold; undefined where a plate has none, whatever is usual. */
-export function designOf(input: Walk['input'], { kind, motor }: Subject): string | undefined {
-  if (kind === 'choice' || input.motor?.catalogue !== undefined) return motor?.designLetter;
-  return (input.motor?.plate ?? input.plate)?.designLetter;
-}
-
-/** What the tables need to know of a case's cable for a motor. */
-export function cableAsked({ input }: Pick<Walk, 'input'>, subject: Subject, current: number): CableAsked {
-  const { rating, terminals, ambient, ...asked } = input.guard?.cable ?? {};
-  const design = designOf(input, subject);
-  return {
-    ...asked,
-    ...(rating && { rating: degrees[rating] }),
-    ...(terminals && { terminals: degrees[terminals] }),
-    ...(ambient && { ambient: ambient.value }),
-    ...(design !== undefined && { design }),
-    current,
-  };
-}
-
 /** Conductors as laid: factors, the least size that does or the one that is there, its ampacity and drop. */
 export function tellCable(walk: Walk, subject: Subject, needed: number, current: number): Circuit | undefined {
-  const { input, practice, w } = walk;
+  const { input, w } = walk;
   const given = input.guard?.cable;
-  const laid = practice.cable(cableAsked(walk, subject, needed));
-  if ('because' in laid) {
-    w.finding('guard.cable-beyond', 'caution', laid.because, { fields: [laid.path] });
+  const cable = cableFor(walk, needed, designOf(input, subject));
+  if ('because' in cable) {
+    w.finding('guard.cable-beyond', 'caution', cable.because, { fields: [cable.path] });
     return undefined;
   }
+  const { laid, least, typed, conductors } = cable;
   const { ambientFactor, groupFactor, source } = laid;
   const by = (path: string, given: string | number | undefined) => {
     const taken = laid.taken.find((t) => t.path === path);
@@ -79,9 +56,6 @@ export function tellCable(walk: Walk, subject: Subject, needed: number, current:
   tellAmbient(walk);
   if (laid.remark) w.finding('guard.cable-remark', 'note', laid.remark, { fields: ['guard.cable'], source });
 
-  const least = leastConductors(laid, needed, given?.parallel);
-  const typed = given?.area && typedSize(laid, given.area.area);
-  const conductors = typed ? carried(laid, typed, given?.parallel ?? 1) : least;
   if (!conductors) {
     w.finding(
       'guard.cable-beyond',
@@ -161,16 +135,11 @@ export function leastBelow({ laid, conductors }: Circuit, needed: number | undef
   const next = laid.sizes.findLast((s) => s.area < size.area && (count === 1 || s.parallel));
   if (!next || needed === undefined) return '';
   const carries = ampacityOf(laid, next, count);
+  const name = count === 1 ? next.name : `${count} × ${next.name}`;
   return carries < needed
-    ? `${next.name} carries ${writeQuantity(carries, 'A')} as laid, ${writeQuantity(needed, 'A')} is asked`
-    : `${next.name} would do by ampacity`;
+    ? `${name} carries ${writeQuantity(carries, 'A')} as laid, ${writeQuantity(needed, 'A')} is asked`
+    : `${name} would do by ampacity`;
 }
-
-const carried = (laid: Laid, size: Conductors['size'], count: number): Conductors => ({
-  size,
-  count,
-  ampacity: ampacityOf(laid, size, count),
-});
 
 /** A cable is taken at 30 °C; where the motor stands hotter somebody should say what its cable has around it. */
 function tellAmbient({ input, w }: Walk): void {

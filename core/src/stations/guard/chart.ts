@@ -65,8 +65,10 @@ export interface Timed {
   readonly faultAtMotor: number | undefined;
   /** A instantaneous. */
   readonly firstCrest: number | undefined;
-  /** Locked-rotor current A, and s it is borne hot. */
-  readonly stall: { readonly current: number; readonly time: number } | undefined;
+  /** Locked-rotor current A, s it is borne hot, and s after which a warm relay is off at the latest. */
+  readonly stall: { readonly current: number; readonly time: number; readonly trips: number | undefined } | undefined;
+  /** The device itself trips at overload, and no relay beside it. */
+  readonly opensItself: boolean;
 }
 
 /** A relay's band with the time its contactor takes to open. */
@@ -174,7 +176,7 @@ function crossingsOf(timed: Timed): readonly Said[] {
     );
   }
   if (stall) {
-    const latest = warm.slow(stall.current);
+    const latest = stall.trips ?? warm.slow(stall.current);
     say(
       'trips-before-stall',
       latest <= stall.time ? 'pass' : 'caution',
@@ -210,7 +212,7 @@ function contactorCrossing(say: Say, timed: Timed, cold: TimeBand, band: TimeBan
   const { contactor: rating = 0, tested } = timed;
   const limit = breaksAtMost.value * rating;
   const figures = ['guard.contactorRating'] as const;
-  if (device.kind === 'motor-breaker') {
+  if (timed.opensItself) {
     say(
       'within-contactor',
       'pass',

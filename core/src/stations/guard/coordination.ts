@@ -33,6 +33,7 @@ const taken = (c: Combination): CombinationTaken => ({
   standard: c.standard,
   voltage: c.voltage,
   faultCurrent: c.faultCurrent,
+  kind: c.kind,
   device: c.device,
   contactor: c.contactor,
   ac3: c.ac3,
@@ -120,7 +121,7 @@ export function tellCoordination(
       'caution',
       `No combination of type ${type} is known here` +
         (to === undefined ? '' : ` beyond ${kA(to)}, ${level.text} may flow`) +
-        `. Ask a panel builder for one tested together: ${special ? `${special} starter, ` : ''}type ${type} by ` +
+        `. Ask a panel builder for one tested together: ${special ? `${special.replace(/ starter$/, '')} starter, ` : ''}type ${type} by ` +
         `${walk.practice.id === 'iec' ? 'IEC 60947-4-1' : 'UL 60947-4-1'}, at least ${writeQuantity(voltage, 'V')}, ` +
         `at least ${level.text}, AC-3 ${kA(contactor)}, dial ${dial.text}` +
         `${ask.class === undefined ? '' : `, class ${ask.class}`}` +

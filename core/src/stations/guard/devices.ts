@@ -1,9 +1,9 @@
 import { deviceNames, type FigureId, type ProtectiveDevice } from '../../contract';
 import { assumed, field, prescribed } from '../../law';
-import { numberOf, type Subject, type Walk } from '../../needs';
+import { designOf, numberOf, type Subject, type Walk } from '../../needs';
 import { boardFactor, conductorCurrent, deviceCeiling, overloadDial, type DeviceRule } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
-import { designOf, type Circuit } from './cable';
+import type { Circuit } from './cable';
 import type { DeviceTaken } from './chart';
 
 /** Where the rating of each kind of device stands; a setting has none. */

@@ -1,4 +1,4 @@
-import { commonPractice, remembered } from '../../contract';
+import { commonPractice, remembered, type Earthing } from '../../contract';
 import { field, prescribed, type Given } from '../../law';
 import { numberOf, type Subject, type Walk } from '../../needs';
 import { deviceBand, earthFaultAtEnd, faultAtEnd, faultWithMotors, relayBand } from '../../practice';
@@ -77,6 +77,14 @@ export function judgeUnmarked({ input, w }: Walk): void {
   );
 }
 
+const heldAs: Readonly<Record<Earthing, string>> = {
+  solid: 'earthed solidly',
+  'high-resistance': 'earthed through a resistor',
+  isolated: 'that is not earthed',
+  corner: 'with a corner of its delta earthed',
+  unknown: 'whose star point nobody described',
+};
+
 /** Devices marked 480Y/277 and the like, on a source whose star point is not solidly earthed. */
 function tellSlash({ input, practice, w }: Walk): void {
   const supply = input.supply;
@@ -85,7 +93,7 @@ function tellSlash({ input, practice, w }: Walk): void {
   w.finding(
     'guard.slash-rated',
     'caution',
-    `On this source (${supply?.earthing?.replace('-', ' ')}) a device marked with two voltages, such as 480Y/277, is ` +
+    `On a source ${heldAs[supply?.earthing ?? 'unknown']} a device marked with two voltages, such as 480Y/277, is ` +
       'not permitted: take one marked with the full voltage alone.',
     { fields: ['supply.earthing'], source: slash.source },
   );

@@ -3,7 +3,7 @@ import { definition, type FigureId } from '../../contract';
 import { prescribed, type Given } from '../../law';
 import { conductorCurrent, overloadDial, overloadTrip } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
-import { numberOf, type Needs, type Subject, type Walk } from '../../needs';
+import { conductorBasis, numberOf, type Needs, type Subject, type Walk } from '../../needs';
 import { tellCable, type Circuit } from './cable';
 import { tellCapacitors } from './capacitors';
 import { chartOf, chartSource } from './chart';
@@ -24,13 +24,14 @@ export interface GuardTold {
 
 /** Overload dial and trip from plate current, table current, and the least ampacity of the conductors. */
 export function tellGuard(walk: Walk, subject: Subject, needs?: Needs): GuardTold {
-  const { input, practice, rules, w } = walk;
+  const { practice, w } = walk;
   w.enter('guard');
   const power = numberOf(w, subject.power);
   const voltage = numberOf(w, subject.voltage);
   const current = numberOf(w, subject.current);
   if (power === undefined || voltage === undefined || current === undefined) return { curves: null, view: null };
-  const table = practice.tableCurrent(power, voltage, current, input.supply?.voltage?.value);
+  const speed = numberOf(w, subject.speed);
+  const { table, byTable, slow } = conductorBasis(walk, { power, voltage, current, speed });
   if (table) w.stated('guard.tableCurrent', 'A', q(table.value, 'A'), table.source, { symbol: 'I_t' });
   else {
     w.finding(
@@ -41,17 +42,8 @@ export function tellGuard(walk: Walk, subject: Subject, needs?: Needs): GuardTol
       {},
     );
   }
-  const basis = rules.conductorBasis === 'practice' ? practice.conductorBasis : rules.conductorBasis;
-  const speed = numberOf(w, subject.speed);
   const low = practice.lowSpeed;
-  const slow =
-    basis === 'table' &&
-    table !== undefined &&
-    low !== undefined &&
-    speed !== undefined &&
-    speed < low.value &&
-    current > table.value;
-  if (slow)
+  if (slow && low && table)
     w.finding(
       'guard.low-speed',
       'note',
@@ -64,7 +56,7 @@ export function tellGuard(walk: Walk, subject: Subject, needs?: Needs): GuardTol
     conductorCurrent,
     {
       k: prescribed(q(practice.conductorFactor.value, '1'), practice.conductorFactor.source),
-      I: basis === 'table' && table && !slow ? 'guard.tableCurrent' : subject.current,
+      I: byTable ? 'guard.tableCurrent' : subject.current,
     },
     { source: practice.conductorFactor.source },
   );
@@ -128,13 +120,18 @@ export function tellGuard(walk: Walk, subject: Subject, needs?: Needs): GuardTol
     chartOf({
       relay,
       device,
-      contactor: combination.taken?.ac3 ?? value('guard.contactorRating'),
+      contactor:
+        subject.method === 'star-delta' ? undefined : (combination.taken?.ac3 ?? value('guard.contactorRating')),
       tested: combination.taken !== null,
+      opensItself: schemeOf(walk, subject) === 'two-part',
       withstand: withstandOf(circuit, value('guard.cableWithstand')),
       fault: value('guard.availableFault'),
       faultAtMotor: value('guard.faultAtMotor'),
       firstCrest: subject.method === 'direct' ? value('start.direct.firstPeak') : undefined,
-      stall: locked === undefined || stall === undefined ? undefined : { current: locked, time: stall },
+      stall:
+        locked === undefined || stall === undefined
+          ? undefined
+          : { current: locked, time: stall, trips: value('guard.tripAtStall') },
     });
   for (const { id, outcome, text, figures } of chart?.crossings ?? [])
     if (outcome !== 'pass' && !toldElsewhere.has(id))

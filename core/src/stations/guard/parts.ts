@@ -11,6 +11,7 @@ const amperes = (value: number): string => writeQuantity(q(value, 'A'), 'A');
 function over(has: number | undefined, asks: number | undefined): string {
   if (has === undefined || asks === undefined || asks <= 0) return '';
   const share = Math.round(100 * (has / asks - 1));
+  if (share > 300) return 'the least there is';
   return share < 0
     ? `${-share} % less than is asked`
     : share === 0
@@ -157,18 +158,24 @@ function devicePart(
   const fault = w.figures.get('guard.faultWithMotors') ?? w.figures.get('guard.availableFault');
   const slash = practice.slashRated?.(input.supply?.voltage?.value ?? 0, input.supply?.earthing)?.value;
   const permitted = magnetic ? `magnetic at ${amperes(device.rating)}` : amperes(device.rating);
-  const below = magnetic
-    ? 'set lower the first crest may trip it'
-    : next === undefined
-      ? ''
-      : `${amperes(next)} may open in the start`;
+  const below = tested
+    ? 'a smaller one was not tested with it'
+    : magnetic
+      ? 'set lower the first crest may trip it'
+      : next === undefined
+        ? ''
+        : `${amperes(next)} may open in the start`;
   const unslashed =
     slash !== undefined && slash !== 'permitted' ? 'no slash rating unless a star is solidly earthed' : '';
-  return part('device', tested ? tested.device.replace(/ \d.*$/, '') : deviceNames[device.kind], {
+  return part('device', tested ? tested.device.replace(/,? \d.*$/, '') : deviceNames[device.kind], {
     rating: tested?.device ?? permitted,
-    range: [tested && `to ${permitted} by the code`, ceiling && `${ceiling.text} where it cannot start`]
-      .filter(Boolean)
-      .join(', '),
+    // What the code permits is of the kind that was asked; another kind was tested where that was not.
+    range:
+      tested && tested.kind !== device.kind
+        ? ''
+        : [tested && `to ${permitted} by the code`, ceiling && `${ceiling.text} where it cannot start`]
+            .filter(Boolean)
+            .join(', '),
     margin: fault ? `breaks ${fault.text} at least` : '',
     below: [below, unslashed].filter((t) => t !== '').join('; '),
     figure: magnetic ? 'guard.instantaneousTrip' : (ratingOf[device.kind] ?? null),

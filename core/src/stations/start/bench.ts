@@ -1,21 +1,38 @@
 import type { Motor } from '../../catalogue';
 import { model } from '../../contract';
 import { assumed, field, prescribed, type Given } from '../../law';
-import { cableResistance, totalInertia, usualInertia } from '../../physics';
-import { q } from '../../quantity';
+import { cableResistance, conductorResistance, totalInertia, usualInertia } from '../../physics';
+import { q, writeQuantity } from '../../quantity';
 import type { Needs, Subject, Walk } from '../../needs';
 import { usualDensity } from '../../runs';
 
 /** Figures of what the subject's start was simulated with: cable, inertia, permitted heat. */
 export function tellBench(walk: Walk, needs: Needs, subject: Subject, motor: Motor): void {
-  tellCable(walk, needs, subject);
+  tellCable(walk, needs, subject, motor);
   tellInertia(walk, needs, motor);
   tellStallTime(walk);
 }
 
-function tellCable({ w }: Walk, needs: Needs, subject: Subject): void {
+function tellCable({ input, w }: Walk, needs: Needs, subject: Subject, motor: Motor): void {
   const length = needs.place.cable;
   if (length === undefined) return;
+  const sized = needs.start.cableOf(motor);
+  if (sized) {
+    w.figure(
+      'start.cableResistance',
+      conductorResistance,
+      {
+        l: field('place.cable.length', q(length, 'm'), input.place?.cable?.length?.text),
+        r: {
+          ...prescribed(q(1000 * sized.perMetre, 'ohm'), sized.source),
+          text: `${writeQuantity(1000 * sized.perMetre, 'ohm')} a km of ${sized.name}, as Guard sizes it`,
+        },
+        n: field('guard.cable.parallel', q(sized.count, '1'), `${sized.count}`),
+      },
+      { source: sized.source },
+    );
+    return;
+  }
   w.figure('start.cableResistance', cableResistance, {
     l: field('place.cable.length', q(length, 'm')),
     I_n: subject.current,
