@@ -11,7 +11,7 @@ import {
   type NotLaid,
 } from '../practice';
 import type { Subject } from './subject';
-import type { Walk } from './walk';
+import type { CableImpedance, Walk } from './walk';
 
 type Asking = Pick<Walk, 'input' | 'practice' | 'rules'>;
 
@@ -87,17 +87,6 @@ export function cableFor(walk: Asking, needed: number, design: string | undefine
   const count = given?.parallel ?? 1;
   const conductors = size ? { size, count, ampacity: ampacityOf(laid, size, count) } : least;
   return { laid, least, typed: size !== undefined, conductors };
-}
-
-/** Cable of a motor on its length: what it is, and Ω a phase. */
-export interface CableImpedance {
-  readonly name: string;
-  /** Ω per m of one conductor, and how many side by side. */
-  readonly perMetre: number;
-  readonly count: number;
-  readonly source: Laid['impedanceSource'];
-  readonly resistance: number;
-  readonly reactance: number;
 }
 
 /** The cable a start is simulated with: the one Guard sizes. Undefined without a length, or where no table reaches. */

@@ -1,10 +1,10 @@
 import type { Case } from '../case';
 import type { Combination, Motor } from '../catalogue';
+import type { Source } from '../contract';
 import type { Workings } from '../law';
 import type { Lesson, SpecialPart } from '../nameplate';
 import type { Circuit, LoadShape, StandstillSettings } from '../physics';
 import type { PlaceNeeds as PlaceConditions, Practice, Rules } from '../practice';
-import type { CableImpedance } from './cable';
 
 /** What every station is handed: the case, who prescribes, the rules in force, and where to write. */
 export interface Walk {
@@ -99,6 +99,17 @@ export interface SupplyNeeds {
   readonly startLimit: number | undefined;
   /** A generator's behaviour after the first instant: Ω a phase, and s. */
   readonly generator: { readonly transientReactance: number; readonly recovery: number } | undefined;
+}
+
+/** Cable of a motor on its length: what it is, and Ω a phase. */
+export interface CableImpedance {
+  readonly name: string;
+  /** Ω per m of one conductor, and how many side by side. */
+  readonly perMetre: number;
+  readonly count: number;
+  readonly source: Source;
+  readonly resistance: number;
+  readonly reactance: number;
 }
 
 /** What the case says of the start: settings, inertia, and what motor and machine bear. */
