@@ -24,8 +24,6 @@ export interface RelayTaken {
   /** A in the line: one inside a delta times √3. */
   readonly dial: number;
   readonly seen: StartSeen | undefined;
-  /** Whether the class follows from a start or the case; else it is the usual one. */
-  readonly known: boolean;
 }
 
 export const sitsInDelta = ({ input }: Pick<Walk, 'input'>, subject: Subject): boolean =>
@@ -97,7 +95,7 @@ export function tellRelay(walk: Walk, needs: Needs | undefined, subject: Subject
   const locked = w.figures.get('motor.startingCurrent');
   const run = needs && motor && method !== null ? triedOf(needs, motor, method, true)?.run : undefined;
   if (!run || !locked || !w.figures.has('start.stallTime') || method === null)
-    return { class: own ?? '10', dial, seen: undefined, known: own !== undefined };
+    return { class: own ?? '10', dial, seen: undefined };
   const heat = run.statorHeat * locked.value ** 2 * (w.figures.get('start.stallTime')?.value ?? NaN);
   const seen = startSeen(run, method, insideDelta, method === 'star-delta' && !insideDelta ? undefined : heat);
   const used = seen?.squared.at(-1) ?? heat;
@@ -135,7 +133,7 @@ export function tellRelay(walk: Walk, needs: Needs | undefined, subject: Subject
     useOf(taken),
     proposed.find((c) => useOf(c) <= 1),
   );
-  return { class: taken, dial, seen, known: true };
+  return { class: taken, dial, seen };
 }
 
 function judgeRelay({ w }: Pick<Walk, 'input' | 'w'>, taken: TripClass, use: number, enough?: TripClass): void {

@@ -134,10 +134,11 @@
     });
     // Of two close together the second is named at the foot.
     const sorted = curves.marks.toSorted((a, b) => a.current - b.current);
-    const marked = sorted.map((m, i) => ({
-      ...m,
-      low: m.current < 1.3 * (sorted[i - 1]?.current ?? 0) && i % 2 === 1,
-    }));
+    let low = false;
+    const marked = sorted.map((m, i) => {
+      low = !low && m.current < 1.3 * (sorted[i - 1]?.current ?? 0);
+      return { ...m, low };
+    });
     const marks = {
       id: 'marks',
       type: 'line' as const,
