@@ -42,7 +42,7 @@ test('the guide shows its pictures, the HTTP page its operations', async ({ page
   await page.goto('/guide');
   await awake(page);
   const pictures = page.locator('main img');
-  await expect(pictures).toHaveCount(6);
+  await expect(pictures).toHaveCount(7);
   for (const picture of await pictures.all()) {
     await picture.scrollIntoViewIfNeeded();
     await expect

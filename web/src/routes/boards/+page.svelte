@@ -35,25 +35,28 @@
   {#each data.boards as board (board.name)}
     <Group title={board.name}>
       <dl class="answers mb-3 grid gap-x-6 gap-y-1 sm:grid-cols-2" data-board={board.name}>
-        <div>
-          <dt class="inline text-quiet">Feeder conductors, at least</dt>
-          <dd class="inline font-semibold">{amperes(board.feeder?.value ?? null)}</dd>
-          {#if board.feeder}<span class="text-[13px] text-quiet">({cited(board.feeder.source)})</span>{/if}
-        </div>
-        <div>
-          <dt class="inline text-quiet">Feeder device, at most</dt>
-          <dd class="inline font-semibold">{amperes(board.device?.value ?? null)}</dd>
-          {#if board.device}<span class="text-[13px] text-quiet">({cited(board.device.source)})</span>
-          {:else if board.motors.length > 0}<span class="text-[13px] text-quiet"
-              >(not every branch device is known)</span
-            >{/if}
-        </div>
+        {#each [['Feeder conductors, at least', board.feeder], ['Feeder device, at most', board.device]] as const as [name, of] (name)}
+          <div>
+            <dt class="inline text-quiet">{name}</dt>
+            <dd class="inline">
+              <b class="font-semibold">{amperes(of?.value ?? null)}</b>
+              <span class="text-[13px] text-quiet"
+                >{of
+                  ? `(${cited(of.source)})`
+                  : board.motors.length > 0
+                    ? '(not every branch device is known)'
+                    : ''}</span
+              >
+            </dd>
+          </div>
+        {/each}
         <div>
           <dt class="inline text-quiet">Fault current</dt>
-          <dd class="inline font-semibold">{amperes(board.fault)}</dd>
-          {#if board.faultWithMotors !== null}<span class="text-quiet"
-              >, {amperes(board.faultWithMotors)} with the motors that run</span
-            >{/if}
+          <dd class="inline">
+            <b class="font-semibold">{amperes(board.fault)}</b>{#if board.faultWithMotors !== null}<span
+                class="text-quiet">, {amperes(board.faultWithMotors)} with the motors that run</span
+              >{/if}
+          </dd>
         </div>
         <div>
           <dt class="inline text-quiet">What the source still bears</dt>
@@ -62,12 +65,14 @@
         {#if board.largest}
           <div class="sm:col-span-2">
             <dt class="inline text-quiet">The largest starts while the others run</dt>
-            <dd class="inline font-semibold">
-              {board.largest.tag}: {amperes(board.largest.peak)}, the bus dips by {share(board.largest.dip)}
+            <dd class="inline">
+              <b class="font-semibold"
+                >{board.largest.tag}: {amperes(board.largest.peak)}, the bus dips by {share(board.largest.dip)}</b
+              >
+              <span class="text-quiet"
+                >({share(board.largest.alone)} alone{board.largest.comesUp ? '' : '; it does not come up'}; simulated)</span
+              >
             </dd>
-            <span class="text-quiet"
-              >({share(board.largest.alone)} alone{board.largest.comesUp ? '' : '; it does not come up'}; simulated)</span
-            >
           </div>
         {/if}
       </dl>
