@@ -73,7 +73,7 @@ test('a failed motor, from plate to a part list', async ({ page, request }) => {
   expect(drawing).not.toContain('var(--');
 
   await page.getByLabel('Restart after a trip or a dip').selectOption('by hand');
-  await openStation(page, id, 'sheet');
+  await page.getByTestId('key-sheet').click();
   await page.getByRole('tab', { name: 'Circuit' }).click();
   const parts = page.getByTestId('parts');
   await expect(parts).toContainText('6 AWG');
@@ -94,7 +94,7 @@ test('a combination of type 2 is found, and at a higher fault current none: it s
   await expect(found.locator('tbody tr').first()).toContainText('2, taken');
   await expect(page.locator('main')).toContainText('From type 1 to type 2: contactor');
 
-  await openStation(page, id, 'start');
+  await page.getByTestId('key-start').click();
   await page.getByLabel('Fed by').selectOption('known fault current');
   await page.locator(`[data-path="supply.source.current"]`).fill('150 kA');
   await page.getByTestId('key-guard').click();

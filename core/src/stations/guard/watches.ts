@@ -75,6 +75,12 @@ export function watchesOf(walk: Walk, subject: Subject): readonly Watched[] {
   ];
 }
 
+/** Who sees a lost phase, by the kind of relay; one that nobody named is taken as the slower. */
+const phaseLossBy = {
+  thermal: 'on two phases a motor burns behind a slow relay: a thermal one trips late, at part load not at all',
+  electronic: 'the electronic relay sees it itself, within seconds: switched on',
+} as const;
+
 function proposed({ input, practice, w }: Walk, subject: Subject): Readonly<Record<Watch, Proposal>> {
   const machine = input.load?.machine;
   const place = input.place ?? {};
@@ -92,7 +98,7 @@ function proposed({ input, practice, w }: Walk, subject: Subject): Readonly<Reco
   return {
     phaseLoss: {
       yes: true,
-      why: onDrive ? 'the drive watches its output; its input too' : 'on two phases a motor burns behind a slow relay',
+      why: onDrive ? 'the drive watches its output; its input too' : phaseLossBy[input.guard?.relay?.kind ?? 'thermal'],
     },
     jam: among(machine, 'conveyor', 'screw-conveyor', 'bucket-elevator', 'crusher', 'mill', 'mixer')
       ? { yes: true, why: 'it can jam while running: off within seconds, before gearbox and motor' }

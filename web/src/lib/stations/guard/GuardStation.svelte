@@ -136,7 +136,7 @@
   </div>
   {#if view?.dial}<div class="mt-3"><DialField dial={view.dial} /></div>{/if}
   {#if curves}
-    <div class="mt-2">
+    <div class={['mt-2', desk().waiting.has('guard') && 'opacity-60']}>
       <TimeCurrentChart {curves} {moved} summary={(view?.crossings ?? []).map((c) => c.text).join(' ')} />
     </div>
   {/if}

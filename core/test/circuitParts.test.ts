@@ -1,0 +1,200 @@
+import { describe, expect, it } from 'vitest';
+import { deviceNames, type CaseText, type Result } from '@pilgrim/core';
+import { figure, findingIds } from './cases';
+import { american, base, crossing, european, finding, from, type Guard } from './guarded';
+
+describe('fault current, earth and what a device may be marked with', () => {
+  it('running motors add four times their current, and the panel must bear that', () => {
+    const beside = {
+      motors: [
+        { current: '200 A', device: '250 A' },
+        { current: '50 A', device: '63 A' },
+      ],
+    };
+    const r = european({ feeder: beside, assemblyRating: '18.5 kA' });
+    expect(figure(r, 'guard.faultWithMotors')).toBeCloseTo(18000 + 4 * 250, 0);
+    expect(finding(r, 'guard.fault-too-high')?.text).toContain('19');
+    expect(findingIds(european({ assemblyRating: '18.5 kA' }))).not.toContain('guard.fault-too-high');
+  });
+  it('an unmarked controller counts as 5 kA to 50 hp, 10 to 200 hp; IEC has no such number', () => {
+    const emergency = { role: 'emergency' } as const;
+    expect(figure(american(), 'guard.unmarkedRating')).toBe(5000);
+    expect(findingIds(american(emergency))).toContain('guard.unmarked');
+    const supply = (current: string) => ({
+      supply: { voltage: '480 V', frequency: '60 Hz', source: { kind: 'fault-level' as const, current } },
+    });
+    expect(findingIds(american(emergency, supply('5 kA')))).not.toContain('guard.unmarked');
+    expect(findingIds(american(emergency, supply('5.1 kA')))).toContain('guard.unmarked');
+    expect(findingIds(american({ ...emergency, assemblyRating: '25 kA' }))).not.toContain('guard.unmarked');
+    // One that was tested together has a rating of its own; where none is known the question to the builder says it.
+    expect(findingIds(american())).not.toContain('guard.unmarked');
+    const none = american({}, supply('150 kA'));
+    expect(findingIds(none)).not.toContain('guard.unmarked');
+    expect(finding(none, 'guard.no-combination')?.text).toContain('count as 5000 A');
+    expect(european().figures['guard.unmarkedRating']).toBeUndefined();
+  });
+  it('a device marked 480Y/277 only where the star point is solidly earthed', () => {
+    const supply = { voltage: '480 V', frequency: '60 Hz' };
+    for (const earthing of ['corner', 'isolated', 'high-resistance'] as const)
+      expect(findingIds(american({}, { supply: { ...supply, earthing } }))).toContain('guard.slash-rated');
+    for (const earthing of ['solid', 'unknown', undefined] as const)
+      expect(findingIds(american({}, { supply: { ...supply, ...(earthing && { earthing }) } }))).not.toContain(
+        'guard.slash-rated',
+      );
+    expect(findingIds(european({}, from('18 kA', { earthing: 'isolated' })))).not.toContain('guard.slash-rated');
+  });
+  it('an earth fault far away must still open the device (60364-4-41)', () => {
+    const at = (length: string, guard: Guard = {}) => european(guard, { place: { cable: { length } } });
+    // By hand, 6 mm² and its earth of 6 mm², 20 m: 2 × 0.0225 × 20 ÷ 6 = 0.15 Ω; source 0.0128, reactance 0.0032:
+    // 0.95 × 230.94 ÷ √(0.15² + 0.016²) = 1454 A.
+    expect(figure(at('20 m'), 'guard.earthFault')).toBeCloseTo(1454, -1);
+    expect(findingIds(at('20 m'))).not.toContain('guard.disconnection');
+    const far = finding(at('150 m'), 'guard.disconnection');
+    expect(far).toMatchObject({ level: 'caution' });
+    expect(far?.figures).toContain('guard.earthFaultAsked');
+    expect(at('150 m').figures['guard.earthFault']?.assumed.map((a) => a.field)).toContain('supply.earthing');
+    // Unearthed, a first fault does not open anything: not this sheet's sum.
+    const isolated = european(
+      {},
+      { ...from('18 kA', { earthing: 'isolated' }), place: { cable: { length: '150 m' } } },
+    );
+    expect(isolated.figures['guard.earthFault']).toBeUndefined();
+    expect(american().figures['guard.earthFault']).toBeUndefined();
+  });
+  it('behind a drive under IEC its leakage decides earth conductor and residual-current device', () => {
+    expect(findingIds(european({}, { method: 'drive' }))).toContain('guard.leakage');
+    expect(findingIds(european())).not.toContain('guard.leakage');
+    expect(findingIds(american({}, { method: 'drive' }))).not.toContain('guard.leakage');
+  });
+});
+
+describe('parts, settings and what else watches', () => {
+  const kinds = (r: Result) => r.guard?.parts.map((p) => p.kind);
+  it('the circuit is built from the method: two parts, three, star-delta, soft starter, drive', () => {
+    expect(european().guard?.scheme).toBe('two-part');
+    expect(american().guard?.scheme).toBe('three-part');
+    expect(european({ device: 'fuse-am' }).guard?.scheme).toBe('three-part');
+    expect(kinds(european())).toEqual(['source', 'device', 'contactor', 'overload', 'cable', 'motor', 'load']);
+    expect(kinds(american())).toContain('disconnect');
+    expect(kinds(european({}, { method: 'star-delta' }))?.filter((k) => k === 'contactor')).toHaveLength(3);
+    expect(kinds(european({}, { method: 'soft-starter' }))).toContain('soft-starter');
+    expect(kinds(european({}, { method: 'drive' }))).toEqual([
+      'source',
+      'device',
+      'drive',
+      'overload',
+      'cable',
+      'motor',
+      'load',
+    ]);
+  });
+  const part = (r: Result, kind: string) => r.guard?.parts.find((p) => p.kind === kind);
+  it('each part says what the next one down would fail', () => {
+    const asked = european({ role: 'emergency' });
+    expect(part(asked, 'contactor')?.below).toContain('40 A AC-3 would carry 2 % too much');
+    expect(part(european(), 'contactor')).toMatchObject({ rating: 'contactor 50 A', margin: 'type 1 as tested' });
+    expect(part(european(), 'cable')?.below).toContain('4 mm²');
+    expect(part(american(), 'device')).toMatchObject({
+      ...{ rating: 'breaker 80 A', range: 'to 100 A by the code, 160 A where it cannot start' },
+      figure: 'guard.breakerRating',
+    });
+    expect(
+      part(american({}, { supply: { voltage: '480 V', frequency: '60 Hz', earthing: 'solid' } }), 'device')?.below,
+    ).not.toContain('slash');
+    for (const kind of Object.keys(deviceNames) as (keyof typeof deviceNames)[])
+      expect(part(american({ device: kind }), 'motor')?.rating).toContain('hp');
+  });
+  it('one of another kind than asked says nothing of what the code permits the other', () => {
+    const large = american(
+      {},
+      {
+        plate: { power: '500 hp', voltage: '460 V', current: '570 A', speed: '1785 rpm', frequency: '60 Hz' },
+        load: { machine: 'centrifugal-pump', demand: { kind: 'power', power: '480 hp', speed: '1785 rpm' } },
+      },
+    );
+    expect(large.guard?.combination.taken?.kind).toBe('instantaneous-breaker');
+    expect(part(large, 'device')).toMatchObject({ name: 'magnetic breaker', range: '' });
+  });
+  it('standstill is told by one figure, in the finding and beside the chart', () => {
+    const r = european({ relay: { class: 30 } });
+    const trip = r.figures['guard.tripAtStall']?.text ?? 'none';
+    expect(crossing(r, 'trips-before-stall')?.text).toContain(trip);
+  });
+  it('settings of a soft starter and of star-delta, each with why and what goes wrong otherwise', () => {
+    for (const method of ['soft-starter', 'star-delta'] as const) {
+      const plate = { ...base({}, {}).plate, voltage: '400/690 V', current: '41/23.7 A' };
+      const { settings = [] } = european({}, { method, plate }).guard ?? {};
+      expect(settings.length).toBeGreaterThan(3);
+      for (const s of settings)
+        expect([s.value, s.why, s.otherwise].every((t) => t !== '' && t !== 'as simulated')).toBe(true);
+    }
+    expect(european().guard?.settings).toEqual([]);
+  });
+  const watch = (r: Result, id: string) => r.guard?.watches.find((x) => x.id === id);
+  const at = (machine: NonNullable<CaseText['load']>['machine'], over: Partial<CaseText> = {}, guard: Guard = {}) =>
+    european(guard, { load: { machine, demand: { kind: 'power', power: '15 kW', speed: '1475 rpm' } }, ...over });
+  it('what is proposed follows machine and place, both sides', () => {
+    expect(watch(at('conveyor'), 'jam')?.proposed).toBe('yes');
+    expect(watch(at('centrifugal-pump'), 'jam')?.proposed).toBe('not needed');
+    expect(watch(at('centrifugal-pump'), 'underload')?.proposed).toBe('yes');
+    expect(watch(at('conveyor'), 'underload')?.proposed).toBe('not needed');
+    expect(watch(at('conveyor', { place: { humid: true } }), 'spaceHeater')?.proposed).toBe('yes');
+    expect(watch(at('conveyor'), 'spaceHeater')?.proposed).toBe('not needed');
+    expect(watch(at('conveyor', { place: { ambient: '46 degC' } }), 'windingSensor')?.proposed).toBe('yes');
+    expect(watch(at('conveyor', { place: { ambient: '40 degC' } }), 'windingSensor')?.proposed).toBe('not needed');
+    expect(watch(at('conveyor', { place: { water: 'washdown' } }), 'earthFault')?.proposed).toBe('yes');
+    expect(watch(at('conveyor'), 'earthFault')?.proposed).toBe('not needed');
+    expect(watch(at('conveyor', { method: 'drive' }), 'safeTorqueOff')?.proposed).toBe('yes');
+    expect(watch(at('centrifugal-pump', { method: 'drive' }), 'safeTorqueOff')?.proposed).toBe('not needed');
+    expect(watch(at('mixer'), 'emergencyStop')?.proposed).toBe('yes');
+    expect(watch(at('centrifugal-pump'), 'emergencyStop')?.proposed).toBe('not needed');
+    for (const r of [at('mixer'), at('centrifugal-fan')]) expect(watch(r, 'phaseLoss')?.proposed).toBe('yes');
+  });
+  it('who sees a lost phase goes by the kind of relay', () => {
+    const why = (kind?: 'thermal' | 'electronic') =>
+      watch(at('mixer', {}, kind ? { relay: { kind } } : {}), 'phaseLoss')?.why;
+    expect(why('electronic')).toContain('sees it itself');
+    expect(why('thermal')).toContain('trips late');
+    expect(why()).toBe(why('thermal'));
+  });
+  it('what was decided is kept beside what was proposed', () => {
+    const decided = at('conveyor', {}, { watch: { jam: false, spaceHeater: true }, undervoltage: 'ride-through' });
+    expect(watch(decided, 'jam')).toMatchObject({ proposed: 'yes', decided: 'no' });
+    expect(watch(decided, 'spaceHeater')).toMatchObject({ proposed: 'not needed', decided: 'yes' });
+    expect(watch(decided, 'undervoltage')).toMatchObject({ proposed: 'release', decided: 'ride-through' });
+    expect(watch(decided, 'underload')?.decided).toBeNull();
+  });
+  it('an automatic restart where people can reach it is a caution; of a pump it is not', () => {
+    expect(findingIds(at('conveyor', {}, { restart: 'automatic' }))).toContain('guard.restart');
+    expect(findingIds(at('conveyor', {}, { restart: 'manual' }))).not.toContain('guard.restart');
+    expect(findingIds(at('centrifugal-pump', {}, { restart: 'automatic' }))).not.toContain('guard.restart');
+    expect(watch(at('centrifugal-pump', {}, { restart: 'automatic' }), 'undervoltage')?.proposed).toBe('ride-through');
+  });
+});
+
+describe('capacitors', () => {
+  it('never behind a drive or a soft starter; at the board a drive makes it needless', () => {
+    const level = (method: NonNullable<CaseText['method']>, capacitor: Guard['capacitor']) =>
+      finding(european({ ...(capacitor && { capacitor }) }, { method }), 'guard.capacitor')?.level;
+    expect([level('drive', 'motor'), level('soft-starter', 'motor')]).toEqual(['stop', 'stop']);
+    expect([level('drive', 'board'), level('soft-starter', 'board')]).toEqual(['note', undefined]);
+    expect([level('direct', 'board'), level('direct', undefined)]).toEqual([undefined, undefined]);
+  });
+  it('what raises the plate’s power factor to 0.95, and what the motor’s terminals bear', () => {
+    const r = european({ capacitor: 'motor' });
+    const [c, P] = [figure(r, 'motor.powerFactor'), figure(r, 'motor.inputPower')];
+    const byHand = P * (Math.tan(Math.acos(c)) - Math.tan(Math.acos(0.95)));
+    expect(figure(r, 'guard.capacitorAsked')).toBeCloseTo(byHand, 0);
+    expect(finding(r, 'guard.capacitor')?.text).toContain('dial the relay lower');
+    const most = figure(r, 'guard.capacitorMost');
+    // A 22 kW motor magnetises with some 35 to 45 % of its 41 A.
+    expect(most / (0.9 * Math.sqrt(3) * 400 * 41)).toBeGreaterThan(0.25);
+    expect(most / (0.9 * Math.sqrt(3) * 400 * 41)).toBeLessThan(0.55);
+    const sized = (kvar: number) =>
+      european({ capacitor: 'motor', capacitorPower: `${kvar} kvar` }).findings.filter(
+        (f) => f.id === 'guard.capacitor',
+      );
+    expect(sized(most / 1000 - 0.1).map((f) => f.level)).toEqual(['note']);
+    expect(sized(most / 1000 + 0.1).map((f) => f.level)).toEqual(['caution', 'note']);
+  });
+});
