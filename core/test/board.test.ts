@@ -59,7 +59,7 @@ describe('a board', () => {
   it('a branch device that is not known, a position without an answer, sources and voltages that differ are told', () => {
     const board = boardOf([
       three[0] ?? expect.fail(),
-      motor('M', '30 hp', '37 A', { guard: { device: 'instantaneous-breaker' } }),
+      motor('M', '30 hp', '37 A', { method: 'drive' }),
       member('N'),
       motor('S', '5 hp', '6.5 A', {
         supply: { voltage: '460 V', frequency: '60 Hz', source: { kind: 'fault-level', current: '8 kA' } },

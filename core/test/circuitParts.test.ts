@@ -88,6 +88,50 @@ describe('parts, settings and what else watches', () => {
       'load',
     ]);
   });
+  it('run both ways it has two contactors, interlocked: as the case says, else of a hoist', () => {
+    const contactors = (r: Result) =>
+      r.guard?.parts.filter((p) => p.kind === 'contactor').map((p) => [p.name, p.range.includes('interlocked')]);
+    const pair = [['contactor, forward', true], ['contactor, reverse', true]]; // prettier-ignore
+    const lifting: Partial<CaseText> = {
+      load: { demand: { kind: 'hoist', mass: '3 t', speed: '0.4 m/s', efficiency: 0.85, drumDiameter: '0.5 m' } },
+    };
+    expect(contactors(european())).toEqual([['contactor', false]]);
+    expect(contactors(european({ reversing: true }))).toEqual(pair);
+    expect(contactors(european({}, lifting))).toEqual(pair);
+    expect(contactors(european({ reversing: false }, lifting))).toEqual([['contactor', false]]);
+    expect(contactors(european({ reversing: true }, { method: 'star-delta' }))).toEqual([
+      ['line contactor, forward', true],
+      ['line contactor, reverse', true],
+      ['delta contactor', false],
+      ['star contactor', false],
+    ]);
+    expect(contactors(european({ reversing: true }, { method: 'drive' }))).toEqual([]);
+  });
+  it('a soft starter is designated by its simulated start: AC-53b with a bypass, AC-53a without', () => {
+    const pump = { machine: 'centrifugal-pump', demand: { kind: 'power', power: '15 kW', speed: '1475 rpm' } } as const;
+    const soft = (of: object) =>
+      european({}, { load: pump, method: 'soft-starter', start: { softStarter: { limit: 3.5, ...of } } });
+    const said = (r: Result) => r.guard?.settings.find((s) => s.name === 'Starter rated')?.value ?? '';
+    const [, multiple = '', time = '', rest = ''] = /AC-53b: ([\d.]+)-(\d+): (\d+)$/.exec(said(soft({}))) ?? [];
+    const run = soft({});
+    expect(Number(multiple) * 41).toBeGreaterThanOrEqual(figure(run, 'start.soft-starter.peakCurrent'));
+    expect((Number(multiple) - 0.1) * 41).toBeLessThan(figure(run, 'start.soft-starter.peakCurrent'));
+    expect(Number(time)).toBe(Math.ceil(figure(run, 'start.soft-starter.time')));
+    expect(Number(rest) + Number(time)).toBe(3600);
+    expect(said(soft({ bypass: false }))).toContain(`AC-53a: ${multiple}-${time}: 99-1`);
+    expect(part(soft({}), 'soft-starter')?.rating).toBe(said(soft({})));
+    expect(said(european())).toBe('');
+    // A conveyor that sticks does not come up on it: no rating is designated.
+    expect(said(european({}, { method: 'soft-starter', start: { softStarter: { limit: 2 } } }))).toBe('');
+  });
+  it('an instantaneous breaker is permitted in a listed combination only: said where none is known', () => {
+    const of = (device: Guard['device'], current: string) =>
+      findingIds(american({ device }, { supply: { voltage: '480 V', frequency: '60 Hz', source: { kind: 'fault-level', current } } })); // prettier-ignore
+    expect(of('instantaneous-breaker', '150 kA')).toContain('guard.only-listed');
+    expect(of('instantaneous-breaker', '18 kA')).not.toContain('guard.only-listed');
+    expect(of('inverse-time-breaker', '150 kA')).not.toContain('guard.only-listed');
+    expect(findingIds(european({ device: 'instantaneous-breaker' }))).not.toContain('guard.only-listed');
+  });
   const part = (r: Result, kind: string) => r.guard?.parts.find((p) => p.kind === kind);
   it('each part says what the next one down would fail', () => {
     const asked = european({ role: 'emergency' });

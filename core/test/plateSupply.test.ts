@@ -136,6 +136,14 @@ describe('another frequency, from first principles: same volts per hertz, same f
     expect(figure(r, 'plate.synchronousSpeed')).toBe(1500);
     expect(r.figures['plate.scaledSpeed']).toBeUndefined();
   });
+  it('with the service factor that block states; the first one’s is not its own', () => {
+    const second = { frequency: '50 Hz', power: '25 hp', voltage: '190/380 V', current: '74/37 A', speed: '1470 rpm' };
+    const trips = (alternate: object) =>
+      figure(on('north-america', '380 V', '50 Hz', { ...us, alternate }), 'guard.overloadTrip') / 37;
+    expect(trips({ ...second, serviceFactor: 1.15 })).toBeCloseTo(1.25, 9);
+    expect(trips({ ...second, serviceFactor: 1 })).toBeCloseTo(1.15, 9);
+    expect(trips(second)).toBeCloseTo(1.15, 9);
+  });
 });
 
 describe('connection, from the geometry of three windings', () => {

@@ -470,6 +470,8 @@ const guard = z.strictObject({
   /** Where a capacitor sits that serves this motor, and how large it is. */
   capacitor: oneOf(capacitorPlaces).optional(),
   capacitorPower: quantity('reactivePower').optional(),
+  /** The machine is run both ways; left out: a hoist is. */
+  reversing: flag().optional(),
   restart: oneOf(restarts).optional(),
   undervoltage: oneOf(undervoltages).optional(),
   /** What watches over the motor, as decided; left out: as proposed. */

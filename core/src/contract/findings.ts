@@ -145,6 +145,7 @@ export const findingLevels = {
   'guard.trips-starting': ['caution'],
   'guard.hot-restart': ['note'],
   'guard.stall-unprotected': ['caution'],
+  'guard.only-listed': ['caution'],
   'guard.device-elsewhere': ['caution'],
   'guard.feeder-unknown': ['caution'],
   'guard.drive-device': ['note'],

@@ -3,7 +3,7 @@ import type { Practice, VoltageFit } from '../practice';
 import type { Q } from '../quantity';
 
 /** The rating part of a plate: the main block, or the second one for the other frequency. */
-export type Block = Pick<Plate, 'power' | 'voltage' | 'current' | 'speed' | 'frequency'>;
+export type Block = Pick<Plate, 'power' | 'voltage' | 'current' | 'speed' | 'frequency' | 'serviceFactor'>;
 
 /** One voltage of the plate with the current that belongs to it. */
 export interface Pair {
@@ -66,6 +66,26 @@ export function blockFor(plate: Plate, supplyFrequency: number | undefined): { b
     ? { block: other, path: 'plate.alternate' }
     : { block: plate, path: 'plate' };
 }
+
+/** The plate as if the block for the supply's frequency were its only one. */
+export function plateAt<P extends Plate>(plate: P, supplyFrequency: number | undefined): P {
+  const { block, path } = blockFor(plate, supplyFrequency);
+  if (path === 'plate') return plate;
+  const { efficiency, powerFactor } = plate.alternate ?? {};
+  const { power, voltage, current, speed, frequency, serviceFactor } = block;
+  return {
+    ...plate,
+    ...{ power, voltage, current, speed, frequency, serviceFactor },
+    efficiency: efficiency ?? plate.efficiency,
+    powerFactor: powerFactor ?? plate.powerFactor,
+  };
+}
+
+/** The service factor of the block that is used: a second block without one of its own has none. */
+export const serviceFactorOf = (plate: Plate, supplyFrequency: number | undefined) => {
+  const { block, path } = blockFor(plate, supplyFrequency);
+  return { value: block.serviceFactor, path: `${path}.serviceFactor`, second: path !== 'plate' };
+};
 
 /** The value that goes with a connection; the only one where there is but one. */
 export function valueAt<T>(groups: readonly (readonly T[])[] | undefined, index: number): T | undefined {

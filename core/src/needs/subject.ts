@@ -3,7 +3,7 @@ import type { Motor } from '../catalogue';
 import type { Method, Source } from '../contract';
 import { prescribed, type Given, type Input, type Workings } from '../law';
 import { q, type Q, type UnitId } from '../quantity';
-import { classEfficiency, enclosureOf, isNear } from '../nameplate';
+import { classEfficiency, enclosureOf, isNear, serviceFactorOf } from '../nameplate';
 import type { Practice } from '../practice';
 import { connectionFor } from './candidate';
 import type { PlateFacts, Walk } from './walk';
@@ -67,7 +67,7 @@ export function subjectOf(walk: Walk, motor: Motor, method: Method | null, kind:
     current: 'choice.ratedCurrent',
     efficiency: known(q(rules.efficiencyBasis === 'minimum' ? motor.efficiencyMinimum : motor.efficiency, '1'), source),
     serviceFactor: known(q(motor.serviceFactor, '1'), source),
-    temperatureRise: undefined,
+    temperatureRise: (motor.id === 'existing' ? input.plate : input.motor?.plate)?.temperatureRise?.value,
     lockedRotorCurrent: known(q((motor.lockedRotorCurrent * top) / connection.voltage, 'A'), source),
     lockedRotorTorque: known(q(motor.lockedRotorTorque, '1'), source),
     deltaVoltage: motor.deltaVoltage,
@@ -83,6 +83,7 @@ export function subjectFromPlate({ input, practice, w }: Walk, plate: PlateFacts
   const { power, voltage, current } = plate;
   if (power === undefined || voltage === undefined || current === undefined) return undefined;
   const stamped = input.plate;
+  const factor = stamped && serviceFactorOf(stamped, input.supply?.frequency?.value);
   const poles = plate.poles ?? 4;
   const lockedMax = w.figures.get('plate.lockedRotorCurrentMax');
   const start = practice.usualStart?.(power, poles, practice.readEfficiencyClass(stamped?.efficiencyClass ?? ''));
@@ -110,9 +111,15 @@ export function subjectFromPlate({ input, practice, w }: Walk, plate: PlateFacts
           assumed: `not on the plate: ${usual.why}`,
         },
     serviceFactor:
-      stamped?.serviceFactor === undefined
-        ? { field: 'plate.serviceFactor', value: q(1, '1'), assumed: 'no service factor on the plate: 1.0' }
-        : { field: 'plate.serviceFactor', value: q(stamped.serviceFactor, '1') },
+      factor?.value === undefined
+        ? {
+            field: factor?.path ?? 'plate.serviceFactor',
+            value: q(1, '1'),
+            assumed: factor?.second
+              ? 'the second block of the plate states no service factor: 1.0'
+              : 'no service factor on the plate: 1.0',
+          }
+        : { field: factor.path, value: q(factor.value, '1') },
     temperatureRise: stamped?.temperatureRise?.value,
     lockedRotorCurrent: lockedMax
       ? { field: 'plate.codeLetter', value: q(lockedMax.value, 'A') }

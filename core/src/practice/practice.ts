@@ -127,6 +127,10 @@ export interface Practice {
   devices(current: number, motor: { readonly efficientB: boolean }): readonly DeviceRule[];
   /** The kind taken where nobody says. */
   readonly usualDevice: ProtectiveDevice;
+  /** The kind that is permitted only as part of a listed combination; absent where there is none. */
+  readonly onlyListed?: Prescribed<ProtectiveDevice>;
+  /** By which standard combinations of starter and device are tested. */
+  readonly combinationStandard: string;
   /** Share of the table current a disconnect is rated for; absent where none is prescribed. */
   readonly disconnectFactor?: Prescribed<number>;
   /** Where a disconnect must be, in words; absent where none is prescribed. */

@@ -13,7 +13,7 @@ export * from './start/machine';
 export * from './start/start';
 export * from './start/curves';
 export * from './guard/guard';
-export { ratingOf } from './guard/devices';
+export { countedBy } from './guard/devices';
 export * from './drive/drive';
 export * from './cost/cost';
 export * from './sheet/sheet';

@@ -5,7 +5,7 @@ import { simulate } from '../physics';
 import { faultWithMotors, practiceById, type FeederMotor } from '../practice';
 import { q } from '../quantity';
 import { planFor } from '../runs';
-import { ratingOf, type Starting } from '../stations';
+import { countedBy, type Starting } from '../stations';
 import { solveWith } from './solve';
 
 /** A position whose case says that it hangs on the board. */
@@ -111,7 +111,7 @@ function motorOf({ id, tag, name, input }: BoardMember, { figures, subject }: Re
   if (!subject || current === undefined) return undefined;
   const { method } = subject;
   const kind = input.guard?.device ?? practiceById(input.practice).usualDevice;
-  const rating = ratingOf[kind];
+  const rating = countedBy[kind];
   const device = method === 'drive' || rating === undefined ? undefined : value(rating);
   return {
     ...{ id, tag, name, motor: subject.name, current },

@@ -2,7 +2,7 @@ import type { Motor } from '../catalogue';
 import type { Choice } from '../case';
 import { explain, findFirst, judge } from '../judge';
 import { comparedMethods, type Method } from '../contract';
-import { motorOfPlate } from '../nameplate';
+import { motorOfPlate, plateAt } from '../nameplate';
 import type { Needs, Walk } from '../needs';
 
 type Option = NonNullable<Choice['options']>[number];
@@ -15,7 +15,8 @@ const withoutDrive = comparedMethods.filter((m) => m !== 'drive');
  * judged as it would run, whatever was said of the speed: at full speed with the present control, or along the profile.
  */
 export function optionsOf({ input, practice }: Walk, needs: Needs, motors: readonly Motor[]): Option[] {
-  const made = input.plate && motorOfPlate(input.plate, practice, { id: 'existing' });
+  const made =
+    input.plate && motorOfPlate(plateAt(input.plate, input.supply?.frequency?.value), practice, { id: 'existing' });
   const old = made?.ok ? [made.motor] : [];
   const least = needs.speed.rows.reduce((a, { hours, flow }) => (hours > 0 ? Math.min(a, flow) : a), 1);
   const fixed: Needs = { ...needs, speed: { ...needs.speed, variable: false } };

@@ -123,6 +123,7 @@ export const cables = {
   ],
 
   usualDevice: 'motor-breaker',
+  combinationStandard: 'IEC 60947-4-1',
 
   disconnection(device, toEarth) {
     const row = t.disconnectionTimes.rows.find((r) => toEarth <= r[0] * 1.001);

@@ -126,6 +126,8 @@ export const cables = {
   },
 
   usualDevice: 'inverse-time-breaker',
+  onlyListed: { value: 'instantaneous-breaker', source: code('430.52(C)(3)') },
+  combinationStandard: 'UL 60947-4-1',
   disconnectFactor: { value: 1.15, source: code('430.110(A)') },
 
   disconnectPlace: 'in sight of motor and controller, or lockable (430.102)',

@@ -2,7 +2,7 @@ import { motorOfCircuit, ratedTorque, type Motor } from '../../catalogue';
 import type { Candidate, Choice, Result } from '../../case';
 import { commonPractice, type Source } from '../../contract';
 import { assumed, field, prescribed, type Given } from '../../law';
-import { motorOfPlate, noLoadShare } from '../../nameplate';
+import { motorOfPlate, noLoadShare, plateAt } from '../../nameplate';
 import {
   breakdownAtVoltage,
   currentAtLoad,
@@ -358,7 +358,7 @@ export function pinnedMotor(
     return undefined;
   }
   if (plate) {
-    const made = motorOfPlate(plate, practice, { id: existing ? 'existing' : 'pinned-plate' });
+    const made = motorOfPlate(plateAt(plate, input.supply?.frequency?.value), practice, { id: existing ? 'existing' : 'pinned-plate' });
     if (made.ok) return made.motor;
     w.finding(
       'choice.pin-not-used',

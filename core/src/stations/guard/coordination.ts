@@ -122,7 +122,7 @@ export function tellCoordination(
       `No combination of type ${type} is known here` +
         (to === undefined ? '' : ` beyond ${kA(to)}, ${level.text} may flow`) +
         `. Ask a panel builder for one tested together: ${special ? `${special.replace(/ starter$/, '')} starter, ` : ''}type ${type} by ` +
-        `${walk.practice.id === 'iec' ? 'IEC 60947-4-1' : 'UL 60947-4-1'}, at least ${writeQuantity(voltage, 'V')}, ` +
+        `${walk.practice.combinationStandard}, at least ${writeQuantity(voltage, 'V')}, ` +
         `at least ${level.text}, AC-3 ${kA(contactor)}, dial ${dial.text}` +
         `${ask.class === undefined ? '' : `, class ${ask.class}`}` +
         `${input.guard?.device === undefined ? '' : `, ${deviceNames[input.guard.device]}`}.` +

@@ -16,6 +16,12 @@ export const ratingOf: Partial<Record<ProtectiveDevice, FigureId & `guard.${stri
   'fuse-gg': 'guard.fuseRatingSingle',
 };
 
+/**
+ * By which figure a feeder counts a branch device of each kind: an instantaneous breaker as the breaker it might have
+ * been (NFPA 70, 430.62(A) Exception No. 1).
+ */
+export const countedBy: typeof ratingOf = { ...ratingOf, 'instantaneous-breaker': 'guard.breakerRating' };
+
 /** The device of the circuit as it was told: its rating, or its magnetic setting. */
 export function deviceTaken({ input, practice, w }: Walk): DeviceTaken | undefined {
   const kind = input.guard?.device ?? practice.usualDevice;

@@ -1,4 +1,4 @@
-import { commonPractice, remembered, type Earthing } from '../../contract';
+import { commonPractice, deviceNames, remembered, type Earthing } from '../../contract';
 import { field, prescribed, type Given } from '../../law';
 import { numberOf, type Subject, type Walk } from '../../needs';
 import { deviceBand, earthFaultAtEnd, faultAtEnd, faultWithMotors, relayBand } from '../../practice';
@@ -170,5 +170,18 @@ export function tellLeakage({ practice, w }: Walk, subject: Subject): void {
       fields: ['method'],
       source: remembered('standard', 'IEC 61800-5-1', '2007', '4.3.5.5.2; IEC 60364-5-54, 543.7'),
     },
+  );
+}
+
+/** A device that is permitted in a listed combination only, where none is known that has it. */
+export function judgeListed({ input, practice, w }: Walk, { method }: Subject): void {
+  const kind = input.guard?.device;
+  if (kind === undefined || kind !== practice.onlyListed?.value || method === 'drive') return;
+  w.finding(
+    'guard.only-listed',
+    'caution',
+    `A ${deviceNames[kind]} is permitted only as part of a combination controller listed with it and adjusted so: ` +
+      'none is known here. Buy the listed combination whole, or take another kind of device.',
+    { fields: ['guard.device'], source: practice.onlyListed.source },
   );
 }

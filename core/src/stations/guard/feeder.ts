@@ -1,6 +1,7 @@
 import { numberOf, type Subject, type Walk } from '../../needs';
 import type { FeederMotor } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
+import { countedBy } from './devices';
 
 /** The feeder above, where the case says what else hangs on it: current of its conductors and its largest device. */
 export function tellFeeder({ input, practice, w }: Walk, subject: Subject): void {
@@ -8,7 +9,8 @@ export function tellFeeder({ input, practice, w }: Walk, subject: Subject): void
   const own = w.figures.get('guard.tableCurrent')?.value ?? numberOf(w, subject.current);
   if (!given || own === undefined) return;
   const voltage = numberOf(w, subject.voltage) ?? 0;
-  const motors: FeederMotor[] = [{ current: own, ...deviceOf(w.figures.get('guard.breakerRating')?.value) }];
+  const branch = countedBy[input.guard?.device ?? practice.usualDevice];
+  const motors: FeederMotor[] = [{ current: own, ...deviceOf(branch && w.figures.get(branch)?.value) }];
   for (const [i, { power, current, device }] of (given.motors ?? []).entries()) {
     const tabled = power && practice.tableCurrent(power.value, voltage, current?.value ?? NaN)?.value;
     const counted = tabled !== undefined && Number.isFinite(tabled) ? tabled : current?.value;

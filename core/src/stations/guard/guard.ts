@@ -9,7 +9,7 @@ import { tellCapacitors } from './capacitors';
 import { chartOf, chartSource } from './chart';
 import { tellCoordination } from './coordination';
 import { deviceTaken, tellDevices } from './devices';
-import { judgeUnmarked, tellEarthFault, tellFault, tellLeakage } from './fault';
+import { judgeListed, judgeUnmarked, tellEarthFault, tellFault, tellLeakage } from './fault';
 import { tellFeeder } from './feeder';
 import { partsOf, schemeOf } from './parts';
 import { judgeDial, sitsInDelta, tellRelay } from './relay';
@@ -105,6 +105,7 @@ export function tellGuard(walk: Walk, subject: Subject, needs?: Needs): GuardTol
   const combination = tellCoordination(walk, subject, current / (value('guard.boardFactor') ?? 1));
   const asksBuilder = w.findings.some((f) => f.id === 'guard.no-combination');
   if (combination.taken === null && !asksBuilder) judgeUnmarked(walk);
+  if (combination.taken === null) judgeListed(walk, subject);
   if (subject.method === 'drive')
     w.finding(
       'guard.drive-device',
@@ -144,11 +145,11 @@ export function tellGuard(walk: Walk, subject: Subject, needs?: Needs): GuardTol
     curves: chart?.curves ?? null,
     view: {
       scheme: schemeOf(walk, subject),
-      parts: [...partsOf(walk, subject, { device, circuit, tested: combination.taken })],
+      parts: [...partsOf(walk, subject, { device, circuit, needs, tested: combination.taken })],
       combination,
       dial: subject.method === 'drive' ? null : dial,
       crossings: [...(chart?.crossings ?? [])],
-      settings: [...settingsOf(needs, subject, (w.figures.get('guard.dialSet') ?? w.figures.get(I))?.text ?? '')],
+      settings: [...settingsOf(walk, needs, subject, (w.figures.get('guard.dialSet') ?? w.figures.get(I))?.text ?? '')],
       watches: [...watchesOf(walk, subject)],
     },
   };

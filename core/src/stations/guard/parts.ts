@@ -1,11 +1,12 @@
 import type { CircuitPart, CombinationTaken, GuardView } from '../../case';
 import { deviceNames, type FigureId } from '../../contract';
-import { numberOf, type Subject, type Walk } from '../../needs';
+import { numberOf, type Needs, type Subject, type Walk } from '../../needs';
 import { q, writeQuantity } from '../../quantity';
 import type { Circuit } from './cable';
 import type { DeviceTaken } from './chart';
 import { ratingOf } from './devices';
 import { leastBelow } from './cable';
+import { softDuty } from './settings';
 
 const amperes = (value: number): string => writeQuantity(q(value, 'A'), 'A');
 function over(has: number | undefined, asks: number | undefined): string {
@@ -25,16 +26,35 @@ export function schemeOf({ input, practice }: Walk, { method }: Subject): GuardV
   return (input.guard?.device ?? practice.usualDevice) === 'motor-breaker' ? 'two-part' : 'three-part';
 }
 
+/** Whether the machine is run both ways: as the case says, else a hoist is. */
+const turnsBothWays = ({ input }: Walk): boolean => input.guard?.reversing ?? input.load?.demand?.kind === 'hoist';
+
+const interlocked = 'interlocked by a bar and by contacts; AC-4 where it is inched or plugged';
+
+/** A contactor of either direction where the machine is run both ways, else the one. */
+function directions(
+  name: string,
+  both: boolean,
+  of: (name: string, range: string) => CircuitPart,
+): readonly CircuitPart[] {
+  return both ? [of(`${name}, forward`, interlocked), of(`${name}, reverse`, interlocked)] : [of(name, '')];
+}
+
 /** What the circuit is built of. */
 export interface Built {
   readonly device: DeviceTaken | undefined;
   readonly circuit: Circuit | undefined;
+  readonly needs: Needs | undefined;
   /** The combination tested together, whose parts these are. */
   readonly tested: CombinationTaken | null;
 }
 
 /** The circuit from bus to machine, part by part, each with what the next one down would fail. */
-export function partsOf(walk: Walk, subject: Subject, { device, circuit, tested }: Built): readonly CircuitPart[] {
+export function partsOf(
+  walk: Walk,
+  subject: Subject,
+  { device, circuit, needs, tested }: Built,
+): readonly CircuitPart[] {
   const { input, practice, w } = walk;
   const text = (id: FigureId): string => w.figures.get(id)?.text ?? '';
   const value = (id: FigureId): number | undefined => w.figures.get(id)?.value;
@@ -76,30 +96,45 @@ export function partsOf(walk: Walk, subject: Subject, { device, circuit, tested 
     if (scheme === 'soft-starter')
       list.push(
         part('soft-starter', 'soft starter', {
-          rating: current === undefined ? '' : `${amperes(current)} AC-53b, with its bypass`,
+          rating: current === undefined ? '' : `${amperes(current)} ${softDuty(walk, needs, subject, current)}`.trim(),
           range:
-            input.start?.softStarter?.bypass === false ? 'AC-53a: without a bypass it carries the current all day' : '',
+            input.start?.softStarter?.bypass === false
+              ? 'without a bypass it carries the current all day'
+              : 'with its bypass',
           below: 'a smaller one overheats in the start it was set to',
           figure: null,
         }),
       );
     const contactor = value('guard.contactorRating');
+    const both = turnsBothWays(walk);
     if (scheme === 'star-delta')
       for (const [id, name] of [
         ['guard.contactorLine', 'line contactor'],
         ['guard.contactorDelta', 'delta contactor'],
         ['guard.contactorStar', 'star contactor'],
       ] as const)
-        list.push(part('contactor', name, { rating: `${text(id)} AC-3`, figure: value(id) === undefined ? null : id }));
+        list.push(
+          ...directions(name, both && id === 'guard.contactorLine', (of, range) =>
+            part('contactor', of, {
+              rating: `${text(id)} AC-3`,
+              range,
+              figure: value(id) === undefined ? null : id,
+            }),
+          ),
+        );
     else if (contactor !== undefined)
       list.push(
-        part('contactor', 'contactor', {
-          rating: tested?.contactor ?? `${amperes(contactor)} AC-3`,
-          range: text('guard.starterSize') && `or size ${text('guard.starterSize')}`,
-          margin: tested ? `type ${tested.type} as tested` : over(contactor, current),
-          below: tested ? 'a smaller one was not tested with it' : smallerContactor(walk, contactor, current),
-          figure: 'guard.contactorRating',
-        }),
+        ...directions('contactor', both, (name, range) =>
+          part('contactor', name, {
+            rating: tested?.contactor ?? `${amperes(contactor)} AC-3`,
+            range: [text('guard.starterSize') && `or size ${text('guard.starterSize')}`, range]
+              .filter(Boolean)
+              .join(', '),
+            margin: tested ? `type ${tested.type} as tested` : over(contactor, current),
+            below: tested ? 'a smaller one was not tested with it' : smallerContactor(walk, contactor, current),
+            figure: 'guard.contactorRating',
+          }),
+        ),
       );
   }
   const dial = w.figures.get('guard.dialSet') ?? w.figures.get('guard.overloadDial');

@@ -7,6 +7,7 @@ import {
   hazardSource,
   nearestPair,
   pairsOf,
+  serviceFactorOf,
   specialParts,
   traditionOf,
   traditionSaid,
@@ -101,7 +102,7 @@ export function readPlate(walk: Walk): PlateFacts {
     frame: plate.frame,
     special: specialParts(plate, frameOf(plate, made, walk.practice, poles)),
     enclosure: enclosureOf(plate, walk.practice),
-    serviceFactor: plate.serviceFactor,
+    serviceFactor: serviceFactorOf(plate, input.supply?.frequency?.value).value,
   };
 }
 

@@ -1,7 +1,7 @@
 import type { Case } from '../../case';
 import { commonPractice, definition, remembered } from '../../contract';
 import { field, prescribed, type Given } from '../../law';
-import { connectionKind, isNear, valueAt, wiringFor, type Block } from '../../nameplate';
+import { connectionKind, isNear, serviceFactorOf, valueAt, wiringFor, type Block } from '../../nameplate';
 import {
   currentAtVoltage,
   fluxRatio,
@@ -70,7 +70,7 @@ export function serviceFactor(
   pair: Connected,
   frequency: number | undefined,
 ): void {
-  const sf = plate.serviceFactor;
+  const { value: sf, path } = serviceFactorOf(plate, input.supply?.frequency?.value);
   if (sf === undefined) return;
   const off = w.findings.some((f) => f.id === 'plate.voltage-mismatch');
   const usable =
@@ -86,7 +86,7 @@ export function serviceFactor(
     q(lost ? 1 : sf, '1'),
     lost ? commonPractice('Off rated voltage or frequency the service factor counts as 1.0') : serviceFactorSource,
     {
-      field: 'plate.serviceFactor',
+      field: path,
       symbol: 'SF',
     },
   );

@@ -24,6 +24,7 @@
     earthing,
     guardRole,
     relayKind,
+    yesNo,
   } from '$lib/ui/options';
 
   const desk = useDesk();
@@ -130,6 +131,7 @@
       none="by the simulated start"
     />
     <ChoiceField path="guard.relay.kind" label="Kind of relay" options={relayKind} />
+    <ChoiceField path="guard.reversing" label="Run both ways" options={yesNo} none="a hoist is" />
     {#if desk().result?.subject?.method === 'star-delta'}
       <ChoiceField path="guard.relay.at" label="Relay sits" options={places} none="inside the delta, taken" />
     {/if}
