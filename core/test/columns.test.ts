@@ -26,8 +26,6 @@ describe('columns of build', () => {
       expect(c.pulseRating[i]).toBe(m.pulseRating);
       expect(c.serviceFactor[i]).toBe(m.serviceFactor);
       expect(c.sound[i]).toBe(m.sound);
-      expect(c.turndownVariable[i]).toBe(m.turndown.variableTorque);
-      expect(c.turndownConstant[i]).toBe(m.turndown.constantTorque);
       expect(c.inverterDuty[i]).toBe(Number(m.inverterDuty));
       expect(c.enclosures[i]).toBe(m.enclosure);
     }

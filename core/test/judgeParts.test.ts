@@ -57,7 +57,7 @@ describe('what the old motor’s failure taught', () => {
       old,
       place: { motorDerating: 0.8 },
       speed: { variable: min < 1, min },
-      load: { speed: 1770, shape: { kind: 'constant' } },
+      load: { speed: 1770, torque: 1e4, shape: { kind: 'constant' } },
     } as unknown as Needs;
     const { outcome, margin, text } = judgeLesson(needs, id, { ...motor, ...is }, method);
     return { outcome, margin, text: typeof text === 'function' ? (text as () => string)() : text };

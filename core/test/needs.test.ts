@@ -21,7 +21,7 @@ import {
   startNeeds,
   subjectFromPlate,
   subjectOf,
-  turndownSpeedOf,
+  leastDriveSpeed,
   unfilteredLength,
   usualEfficiency,
   type Needs,
@@ -61,8 +61,9 @@ describe('speeds', () => {
     expect(settledSpeed(at(1.2), 'soft-starter', 1779)).toBe(1779);
   });
   it('down to its ratio: of variable torque on a fan, of constant torque on a conveyor', () => {
-    const ratios = { speed: 1760, turndown: { variableTorque: 10, constantTorque: 4 } };
-    const on = (kind: string) => turndownSpeedOf(needs({ load: { shape: { kind } } }), ratios);
+    const base = genericMotors().find((m) => m.practice === 'north-america') ?? expect.fail();
+    const ratios = { ...base, inverterDuty: true, speed: 1760, turndown: { variableTorque: 10, constantTorque: 4 } };
+    const on = (kind: string) => leastDriveSpeed(needs({ load: { shape: { kind } } }), ratios);
     expect(on('quadratic')).toBe(176);
     expect(on('constant')).toBe(440);
   });
@@ -76,7 +77,7 @@ it('an S after a T or U frame’s digits is a short shaft, and nothing else is',
 
 describe('motor cable without a filter', () => {
   const length = (leadLength: string, pulse: number, inverterDuty: boolean) =>
-    unfilteredLength({ leadLength } as never, 480, pulse, inverterDuty);
+    unfilteredLength(needs({ rules: { leadLength } }), 480, pulse, inverterDuty);
   it('the doubled pulse of a 480 V line is 2 √2 × 480 V', () => {
     expect(doubledCrest(480)).toBeCloseTo(1357.6, 1);
   });

@@ -378,7 +378,11 @@ describe('Drive', () => {
     speed: { need: 'variable', min: 0.2, max: 1, profile: [{ hours: 3000, flow: 0.7 }] },
   };
   it('a general-purpose motor at a fifth of its speed under full torque is below its turndown', () => {
-    const r = solved({ ...driven, motor: { catalogue: 'na-tefc-5hp-4p' } });
+    const full = {
+      ...driven,
+      load: { ...driven.load, demand: { ...conveyor.load.demand, force: '220 lbf' } },
+    } as const;
+    const r = solved({ ...full, motor: { catalogue: 'na-tefc-5hp-4p' } });
     // A blower of its own answers it, and is counted: no caution stands beside the choice.
     expect(r.candidates[0]?.verdicts.find((v) => v.requirement === 'turndown')).toMatchObject({
       outcome: 'pass',
@@ -386,10 +390,10 @@ describe('Drive', () => {
     });
     expect(findingIds(r)).toContain('drive.remedy');
     expect(findingIds(r)).not.toContain('drive.below-turndown');
-    const open = solved({ ...driven, place: { dirt: 'clean', water: 'dry' }, motor: { catalogue: 'na-odp-5hp-4p' } });
+    const open = solved({ ...full, place: { dirt: 'clean', water: 'dry' }, motor: { catalogue: 'na-odp-5hp-4p' } });
     expect(findingIds(open)).toContain('drive.below-turndown');
     expect(open.choice).toBeNull();
-    expect(solved(driven).choice?.motor.enclosure).toContain('inverter duty');
+    expect(solved(full).choice?.motor.enclosure).toContain('inverter duty');
   });
   it('below 30 r/min an encoder is wanted', () => {
     expect(

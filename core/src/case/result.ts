@@ -8,6 +8,7 @@ import {
   stations,
   type Figure,
   type Frozen,
+  outputFilters,
   protectiveDevices,
 } from '../contract';
 import type { CaseError } from './read';
@@ -364,6 +365,60 @@ const guardView = z.strictObject({
 });
 export type GuardView = Frozen<z.output<typeof guardView>>;
 
+/** A drive's curves: N·m and r/min, V and m, A against degrees of a period, A by order. */
+const driveCurves = z.strictObject({
+  envelope: z
+    .strictObject({
+      continuous: z.array(pair),
+      minute: z.array(pair),
+      load: z.array(pair),
+      least: z.number(),
+      most: z.number(),
+    })
+    .nullable(),
+  pulses: z
+    .strictObject({
+      bare: z.array(pair),
+      filtered: z.array(pair).nullable(),
+      permitted: z.number(),
+      length: z.number().nullable(),
+    })
+    .nullable(),
+  waveform: z.array(pair).nullable(),
+  spectrum: z.array(pair).nullable(),
+});
+export type DriveCurves = Frozen<z.output<typeof driveCurves>>;
+
+const driveSetting = z.strictObject({
+  id: z.string(),
+  name: z.string(),
+  value: z.string(),
+  why: z.string(),
+  otherwise: z.string(),
+  source: z.string(),
+});
+export type DriveSetting = Frozen<z.output<typeof driveSetting>>;
+
+/** What to buy and to program for a drive. */
+const driveView = z.strictObject({
+  /** Inputs and outputs by the way it is commanded; empty where nobody said. */
+  command: z.string(),
+  settings: z.array(driveSetting),
+  /** What may stand between drive and motor: V it leaves at the motor, share of the voltage it costs, price index. */
+  remedies: z.array(
+    z.strictObject({
+      filter: z.enum(outputFilters),
+      name: z.string(),
+      peak: z.number(),
+      does: z.boolean(),
+      drop: z.number(),
+      price: z.number(),
+      text: z.string(),
+    }),
+  ),
+});
+export type DriveView = Frozen<z.output<typeof driveView>>;
+
 const curves = z.strictObject({
   /** Torque in N·m against r/min at the motor shaft. */
   torqueSpeed: z.strictObject({ load: z.array(pair), motor: z.array(pair) }).nullable(),
@@ -371,6 +426,7 @@ const curves = z.strictObject({
   flow: z.strictObject({ old: z.array(pair), new: z.array(pair), rows: z.array(profilePoint) }).nullable(),
   start: startCurves.nullable(),
   guard: guardCurves.nullable(),
+  drive: driveCurves.nullable(),
 });
 export type Curves = Frozen<z.output<typeof curves>>;
 
@@ -438,6 +494,7 @@ export const resultSchema = z.strictObject({
   curves,
   start: startView.nullable(),
   guard: guardView.nullable(),
+  drive: driveView.nullable(),
 });
 export type Result = Frozen<Omit<z.output<typeof resultSchema>, 'figures'>> & {
   readonly figures: Readonly<Record<string, Figure>>;

@@ -10,8 +10,15 @@ import {
   conductorMaterials,
   conduits,
   coordinations,
+  brakingKinds,
+  driveCommands,
+  driveCoolings,
+  driveDuties,
   driveHousings,
+  driveInputs,
   driveLocations,
+  outputFilters,
+  rectifiers,
   machines,
   methods,
   mountings,
@@ -409,6 +416,53 @@ const start = z.strictObject({
     .optional(),
 });
 
+/** The drive, its cable and its supply. What is left out is taken as usual and shown as assumed. */
+const drive = z.strictObject({
+  duty: oneOf(driveDuties).optional(),
+  rectifier: oneOf(rectifiers).optional(),
+  /** At the input or in the DC link, as an equivalent share at the input; 0 is none. */
+  choke: number({ min: 0, max: 0.2 }, 0.03).optional(),
+  filter: oneOf(outputFilters).optional(),
+  carrier: quantity('frequency').optional(),
+  riseTime: quantity('time').optional(),
+  cooling: oneOf(driveCoolings).optional(),
+  braking: z
+    .strictObject({
+      time: quantity('time').optional(),
+      kind: oneOf(brakingKinds).optional(),
+      perHour: number({ min: 0, max: 3600 }, 6).optional(),
+    })
+    .optional(),
+  /** How many hang on it. */
+  motors: number({ min: 1, max: 200 }, 2)
+    .refine((n) => Number.isInteger(n), { error: 'write a whole number, such as 2' })
+    .optional(),
+  input: oneOf(driveInputs).optional(),
+  encoder: flag().optional(),
+  bypass: flag().optional(),
+  safeTorqueOff: flag().optional(),
+  command: z.array(oneOf(driveCommands)).max(4, { error: 'name each at most once' }).optional(),
+  /** What else hangs at the point of connection. */
+  site: z
+    .strictObject({
+      /** Maximum demand. */
+      current: quantity('current').optional(),
+      /** Of it, what does not distort. */
+      linear: quantity('current', 'zero').optional(),
+      drives: z
+        .array(
+          z.strictObject({
+            power: quantity('power').optional(),
+            rectifier: oneOf(rectifiers).optional(),
+            choke: number({ min: 0, max: 0.2 }, 0.03).optional(),
+          }),
+        )
+        .max(50, { error: 'at most 50; add alike ones up' })
+        .optional(),
+    })
+    .optional(),
+});
+
 /** The circuit between the bus and the motor's terminals. What is left out is taken as usual and shown as assumed. */
 const guard = z.strictObject({
   role: oneOf(guardRoles).optional(),
@@ -611,6 +665,7 @@ export const caseSchema = z.strictObject(
       })
       .optional(),
     guard: guard.optional(),
+    drive: drive.optional(),
     money: z
       .strictObject({
         currency: text(8).optional(),

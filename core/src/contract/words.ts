@@ -94,6 +94,28 @@ export const earthings = ['solid', 'high-resistance', 'isolated', 'corner', 'unk
 export type Earthing = (typeof earthings)[number];
 /** Where a power-factor capacitor sits. */
 export const capacitorPlaces = ['motor', 'board'] as const;
+export const driveDuties = ['normal', 'heavy'] as const;
+export type DriveDuty = (typeof driveDuties)[number];
+export const rectifiers = ['six-pulse', 'twelve-pulse', 'eighteen-pulse', 'active'] as const;
+export type RectifierKind = (typeof rectifiers)[number];
+export const rectifierNames = {
+  'six-pulse': 'six-pulse bridge',
+  'twelve-pulse': 'twelve-pulse bridge',
+  'eighteen-pulse': 'eighteen-pulse bridge',
+  active: 'active front end',
+} as const satisfies Record<RectifierKind, string>;
+export const outputFilters = ['none', 'reactor', 'dv-dt', 'sine'] as const;
+export type OutputFilter = (typeof outputFilters)[number];
+export const filterNames = {
+  none: 'bare output',
+  reactor: 'output reactor',
+  'dv-dt': 'dV/dt filter',
+  sine: 'sine filter',
+} as const satisfies Record<OutputFilter, string>;
+export const driveCoolings = ['self', 'blower', 'none'] as const;
+export const brakingKinds = ['coast', 'ramp', 'dc', 'chopper', 'regenerative'] as const;
+export const driveInputs = ['three-phase', 'single-phase'] as const;
+export const driveCommands = ['keypad', 'contacts', 'analogue', 'network'] as const;
 export const restarts = ['manual', 'automatic'] as const;
 export const undervoltages = ['release', 'ride-through'] as const;
 /** What else may watch over a motor, each proposed with its reason and kept as decided. */

@@ -22,8 +22,6 @@ export interface BuildColumns {
   readonly leastSheave: Float64Array;
   /** Inertia that the standard's motor of half this rating starts, kg·m². */
   readonly halfInertia: Float64Array;
-  readonly turndownVariable: Float64Array;
-  readonly turndownConstant: Float64Array;
   readonly shortShaft: Uint8Array;
   readonly rugged: Uint8Array;
   readonly stainless: Uint8Array;
@@ -90,8 +88,6 @@ const keptBuild = kept((practice, motors): BuildColumns => ({
   ),
   leastSheave: floats(motors, (m) => (m.frame === null ? undefined : practice.leastSheave(m.frame)?.value)),
   halfInertia: floats(motors, (m) => halfInertiaOf(practice, m)),
-  turndownVariable: floats(motors, (m) => m.turndown.variableTorque),
-  turndownConstant: floats(motors, (m) => m.turndown.constantTorque),
   shortShaft: flags(motors, (m) => isShortShaft(m.frame)),
   rugged: flags(motors, (m) => m.construction === 'cast-iron' || m.construction === 'stainless'),
   stainless: flags(motors, (m) => m.construction === 'stainless'),

@@ -2,8 +2,7 @@ import type { Motor } from '../catalogue';
 import type { Outcome } from '../case';
 import type { Method } from '../contract';
 import type { LessonId } from '../nameplate';
-import { isVariableTorque } from '../physics';
-import { type Needs, percent } from '../needs';
+import { type Needs, percent, slowReserve } from '../needs';
 
 export interface LessonVerdict {
   readonly outcome: Outcome;
@@ -59,8 +58,7 @@ export function judgeLesson(needs: Needs, lesson: LessonId, motor: Motor, method
     }
     case 'history-cooling': {
       if (!drive || !needs.speed.variable) return verdict('pass', 'It runs at full speed, with full air.');
-      const ratio = isVariableTorque(needs.load.shape) ? motor.turndown.variableTorque : motor.turndown.constantTorque;
-      const reserve = (needs.speed.min * needs.load.speed * ratio) / motor.speed - 1;
+      const reserve = slowReserve(needs, motor);
       if (reserve < 0) return verdict('fail', 'It would be run slower than its own fan permits, as before.', reserve);
       return motor.inverterDuty
         ? verdict('pass', 'Inverter duty: made to run slow.', reserve)

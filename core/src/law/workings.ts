@@ -54,6 +54,8 @@ export interface FigureOptions {
   /** Instead of the law's own: who prescribed what went in. */
   readonly source?: Source;
   readonly estimate?: boolean;
+  /** Where its unit is not how people say it. */
+  readonly say?: (value: number) => string;
   /** What a law over rows (a profile, a shape) rests on beyond its named inputs. */
   readonly assumed?: readonly Assumed[];
 }
@@ -144,7 +146,7 @@ export class Workings {
     this.figures.set(id, {
       value,
       unit: by.unit,
-      text: this.#written(value, by.unit),
+      text: options.say?.(value) ?? this.#written(value, by.unit),
       symbol: by.symbol,
       formula: by.formula,
       inputs: shown,

@@ -1,8 +1,7 @@
 import type { Connection, Motor, MotorColumns } from '../catalogue';
 import type { Method } from '../contract';
-import { q } from '../quantity';
-import { doubledPulse, driveShare, isVariableTorque, meetingSpeed, partLoad } from '../physics';
-import type { Practice, Rules } from '../practice';
+import { driveShare, isVariableTorque, meetingSpeed, partLoad } from '../physics';
+import { dutyOverload, type Practice } from '../practice';
 import type { Needs } from './walk';
 
 /** Where motor i would run straight on the line, r/min. */
@@ -26,24 +25,6 @@ export const settledSpeed = (needs: Needs, method: Method, direct: number): numb
 /** S after a NEMA frame's digits or letters: a short shaft, for direct coupling only. */
 export const isShortShaft = (frame: string | null): boolean => frame !== null && /^\d{3}[TU]S/.test(frame);
 
-/** Crest in V at the motor where the pulses of a drive on this line double on the cable. */
-export const doubledCrest = (line: number): number => doubledPulse.of({ U: q(line, 'V') });
-
-/**
- * Motor cable in m that needs no filter, Infinity for any length. 15 m stands where the drive's rise time is not known;
- * the school of 30 m means windings made for drives, and never one that does not bear the doubled pulse.
- */
-export function unfilteredLength(rules: Rules, line: number, pulseRating: number, inverterDuty: boolean): number {
-  const bears = pulseRating >= doubledCrest(line);
-  if (rules.leadLength === 'calculated') return bears ? Infinity : 15;
-  return rules.leadLength === '30 m' && bears && inverterDuty ? 30 : 15;
-}
-
-export function turndownSpeedOf(needs: Pick<Needs, 'load'>, motor: Pick<Motor, 'speed' | 'turndown'>): number {
-  const { variableTorque, constantTorque } = motor.turndown;
-  return motor.speed / (isVariableTorque(needs.load.shape) ? variableTorque : constantTorque);
-}
-
 /** The connection whose voltage lies nearest the supply's; the last (highest) where no supply is known. */
 export function connectionFor(motor: Motor, supply: number | undefined): Connection {
   const last = motor.connections.at(-1) ?? { voltage: 0, current: 0 };
@@ -62,11 +43,14 @@ export const starDeltaFits = (
 ): boolean => deltaVoltage !== null && practice.voltageFit(line, deltaVoltage).outcome !== 'fail';
 
 /**
- * Overload a drive must hold for a minute: 150 % for constant torque, 120 % for variable torque, more where the case
- * asks.
+ * Overload a drive must hold for a minute: by its duty where that is said, else 150 % for constant torque and 120 %
+ * for variable torque; more where the case asks.
  */
 export const driveOverload = (needs: Needs): number =>
-  Math.max(isVariableTorque(needs.load.shape) ? 1.2 : 1.5, needs.load.peak);
+  Math.max(
+    needs.drive?.duty ? dutyOverload[needs.drive.duty].minute : isVariableTorque(needs.load.shape) ? 1.2 : 1.5,
+    needs.load.peak,
+  );
 
 /** Share of rating below which a motor counts as idling: what it gives is then lost in what it takes. */
 const nothing = 1e-6;

@@ -1,6 +1,6 @@
 import type { Case } from '../case';
 import { commonPractice } from '../contract';
-import { horsepower, driveCurrent, overloadCurrent, type DriveSize } from '../practice';
+import { horsepower, driveCurrent, overloadCurrent, singlePhaseShare, type DriveSize } from '../practice';
 import { q } from '../quantity';
 import { driveOverload } from './candidate';
 import type { Needs } from './walk';
@@ -13,8 +13,15 @@ export function driveCurrentAsked(needs: Needs, current: number, ratedTorque: nu
   const I_n = q(current, 'A');
   const { peak, torque } = needs.load;
   const I_o = overloadCurrent.of({ I_n, r: q(peak, '1'), T_m: q(torque, 'N.m'), T_r: q(ratedTorque, 'N.m') });
-  return driveCurrent.of({ I_n, I_o, k: q(driveOverload(needs), '1') });
+  return driveCurrent.of({ I_n, I_o, k: q(driveOverload(needs), '1'), m: q(motorsOn(needs), '1') });
 }
+
+/** How many motors hang on the drive. */
+export const motorsOn = (needs: Pick<Needs, 'drive'>): number => needs.drive?.motors ?? 1;
+
+/** What is left of a drive's rating by heat, height and a feed of one phase. */
+export const driveLeft = ({ place, drive }: Pick<Needs, 'place' | 'drive'>): number =>
+  place.driveDerating * (drive?.input === 'single-phase' ? singlePhaseShare.value : 1);
 
 /** The sizes of the practice's ladder that match by power and by current, and the one that the house rule takes. */
 export interface DriveMatch {
@@ -24,16 +31,12 @@ export interface DriveMatch {
 }
 
 /** Matches a drive to the current asked (A) and the motor's rating (W) at its voltage, after heat and height. */
-export function matchDrive(
-  { practice, rules, place }: Needs,
-  voltage: number,
-  asked: number,
-  power: number,
-): DriveMatch {
+export function matchDrive(needs: Needs, voltage: number, asked: number, power: number): DriveMatch {
+  const { practice, rules } = needs;
   const sizes = practice.driveSizes(voltage).value;
   // Ladders and plates are rounded: a thousandth of current and a hundredth of power are no difference.
-  const byPower = sizes.find((s) => s.power >= power * 0.99);
-  const byCurrent = sizes.find((s) => s.current * place.driveDerating >= asked * 0.999);
+  const byPower = sizes.find((s) => s.power >= motorsOn(needs) * power * 0.99);
+  const byCurrent = sizes.find((s) => s.current * driveLeft(needs) >= asked * 0.999);
   return { byPower, byCurrent, taken: rules.driveMatch === 'power' ? byPower : byCurrent };
 }
 

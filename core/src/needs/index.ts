@@ -7,3 +7,5 @@ export * from './left';
 export * from './machines';
 export * from './start';
 export * from './subject';
+export * from './slow';
+export * from './pulses';

@@ -143,6 +143,8 @@ export interface Needs {
   readonly speed: SpeedNeeds;
   readonly starter: StandstillSettings;
   readonly start: StartNeeds;
+  /** As the case asks the drive to be. */
+  readonly drive: Case['drive'];
   readonly oldFrame: string | undefined;
   /** The failed motor, and what the new choice must do differently because of how it failed. */
   readonly old: PlateFacts;

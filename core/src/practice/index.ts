@@ -8,6 +8,8 @@ export * from './table';
 export * from './rules';
 export * from './usual/belts';
 export * from './usual/derating';
+export * from './usual/distortion';
+export * from './usual/drives';
 export * from './usual/flow';
 export * from './usual/insulation';
 export * from './usual/limits';

@@ -104,6 +104,14 @@ export interface Design {
   readonly source: Source;
 }
 
+/** A drive's own fundamental in A, fault current ÷ that, harmonics ÷ that, and the voltage's distortion if known. */
+export interface EquipmentDrawn {
+  readonly current: number;
+  readonly ratio: number | undefined;
+  readonly shares: readonly (readonly [order: number, share: number])[];
+  readonly voltage: number | undefined;
+}
+
 /** What people prescribe. Physics never asks it; stations never ask which practice it is. */
 export interface Practice {
   readonly id: PracticeId;
@@ -155,6 +163,8 @@ export interface Practice {
   conduit?(sizes: readonly { readonly area: number; readonly count: number }[], kind: Conduit): Prescribed<ConduitFill>;
   /** A feeder of several motors: current its conductors carry at least, and its largest device. */
   feeder(motors: readonly FeederMotor[], other: number): Feeder;
+  /** What this practice asks of a drive as equipment, beside the site's limits: says where it does not keep it. */
+  judgeEquipment?(drawn: EquipmentDrawn, say: (text: string, source: Source) => void): void;
   /** Standard ratings in W, ascending. */
   readonly ratings: readonly number[];
   voltageFit(supply: number, motor: number): VoltageFit;

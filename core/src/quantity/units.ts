@@ -174,7 +174,7 @@ export const dimensions = {
     examples: ['12 s', '2 min', '0.5 h'],
     si: 's',
     us: 's',
-    units: [u(1, 's', 'sec'), u(1e-3, 'ms'), u(60, 'min'), u(3600, 'h', 'hr')],
+    units: [u(1, 's', 'sec'), u(1e-3, 'ms'), u(1e-6, 'µs', 'us'), u(60, 'min'), u(3600, 'h', 'hr')],
   },
   inertia: {
     label: 'moment of inertia',

@@ -113,6 +113,7 @@ const steps: Readonly<Record<string, readonly (readonly [from: number, unit: str
   A: [[1e4, 'kA'], [0, 'A']],
   Pa: [[1e4, 'kPa'], [0, 'Pa']],
   Ω: [[0.1, 'Ω'], [0, 'mΩ']],
+  s: [[1e-3, 's'], [0, 'µs']],
   J: [[1e9, 'GJ'], [1e6, 'MJ'], [1e3, 'kJ'], [0, 'J']],
 }; // prettier-ignore
 

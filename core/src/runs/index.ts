@@ -4,3 +4,4 @@ export * from './plans';
 export * from './problems';
 export * from './run';
 export * from './tried';
+export * from './spectrum';

@@ -116,6 +116,7 @@ export function solveWith(
         softLimit: input.start?.softStarter?.limit ?? softLimit,
       },
       start: startNeeds(walk, supply.frequency),
+      drive: input.drive,
       oldFrame: plate.frame,
       old: plate,
       lessons,
@@ -162,6 +163,7 @@ export function solveWith(
     curves: found.curves,
     start: found.start,
     guard: found.guard,
+    drive: found.drive,
   };
   return { result, screening: found.screening, starting: found.starting };
 }
@@ -213,6 +215,7 @@ interface Told {
   readonly curves: Curves;
   readonly start: Result['start'];
   readonly guard: Result['guard'];
+  readonly drive: Result['drive'];
   readonly replacement: Result['replacement'];
   readonly screening: Solved['screening'];
   readonly starting: Starting | null;
@@ -224,9 +227,10 @@ const nothing: Told = {
   methods: [],
   choice: null,
   subject: null,
-  curves: { torqueSpeed: null, flow: null, start: null, guard: null },
+  curves: { torqueSpeed: null, flow: null, start: null, guard: null, drive: null },
   start: null,
   guard: null,
+  drive: null,
   replacement: null,
   screening: null,
   starting: null,
@@ -319,12 +323,13 @@ function chooseAndTell(
   let flow: Curves['flow'] = null;
   let start: ReturnType<typeof tellStart>;
   let guard: ReturnType<typeof tellGuard> | undefined;
+  let drive: ReturnType<typeof tellDrive> | undefined;
   if (subject) {
     if (needs.load.basis === 'load' || needs.load.startKnown)
       start = tellStart(walk, needs, subject, subject.kind === 'plate' ? undefined : choice?.method);
     const verdicts = subject.kind === 'plate' ? [] : (first?.verdicts ?? []);
     const onlyThisStarts = first?.verdicts.some((v) => v.requirement === 'speed-control' && v.outcome === 'pass');
-    tellDrive(walk, needs, subject, verdicts, onlyThisStarts);
+    drive = tellDrive(walk, needs, subject, verdicts, onlyThisStarts);
     // After the drive: its line has the drive in it.
     guard = tellGuard(walk, subject, needs);
     if (needs.load.basis === 'load') flow = tellCost(walk, needs, subject, plate);
@@ -343,9 +348,11 @@ function chooseAndTell(
       flow,
       start: start?.curves ?? null,
       guard: guard?.curves ?? null,
+      drive: drive?.curves ?? null,
     },
     start: start?.view ?? null,
     guard: guard?.view ?? null,
+    drive: drive?.view ?? null,
     replacement: tellReplacement(walk, plate, needs, choice ? motor : undefined),
     screening: { needs, judged },
     starting: start?.starting ?? null,

@@ -1,4 +1,4 @@
-import { percent, turndownSpeedOf } from '../../needs';
+import { leastDriveSpeed, percent, slowReserve } from '../../needs';
 import { writeQuantity } from '../../quantity';
 import { code } from '../code';
 import { remedied, requirement } from '../requirement';
@@ -10,10 +10,10 @@ export const turndown = requirement({
   fields: ['speed.min'],
   figures: ['load.motorSpeed'],
   applies: ({ speed }) => speed.variable,
-  judge({ needs, c, build, variableTorque }, e) {
-    if (!e.drive) return code.none;
-    const ratio = (variableTorque ? build.turndownVariable[e.i] : build.turndownConstant[e.i]) ?? 1;
-    e.margin = (needs.speed.min * needs.load.speed * ratio) / (c.speed[e.i] ?? 1) - 1;
+  judge({ needs, motors, build }, e) {
+    const motor = motors[e.i];
+    if (!e.drive || !motor) return code.none;
+    e.margin = slowReserve(needs, motor);
     if (!(e.margin < 0)) return code.pass;
     // A blower of its own cools it at any speed; an open motor has nowhere to put one.
     return build.enclosures[e.i] === 'enclosed' || build.enclosures[e.i] === 'severe-duty'
@@ -22,7 +22,7 @@ export const turndown = requirement({
   },
   sentence: ({ motor, needs }) =>
     `Lowest speed asked is ${writeQuantity(needs.speed.min * needs.load.speed, 'rpm')}; on this load ` +
-    `the motor may go down to ${writeQuantity(turndownSpeedOf(needs, motor), 'rpm')}.`,
+    `the motor may go down to ${writeQuantity(leastDriveSpeed(needs, motor), 'rpm')}.`,
   remedied: () => 'a blower of its own on the motor',
-  cure: ({ motor, needs }) => `not below ${percent(turndownSpeedOf(needs, motor) / needs.load.speed)} speed`,
+  cure: ({ motor, needs }) => `not below ${percent(leastDriveSpeed(needs, motor) / needs.load.speed)} speed`,
 });

@@ -1,5 +1,6 @@
-import { doubledCrest, unfilteredLength } from '../../needs';
+import { crestFor, unfilteredLength } from '../../needs';
 import { modernSince } from '../../practice';
+import { filterNames } from '../../contract';
 import { writeQuantity } from '../../quantity';
 import { code } from '../code';
 import { passIf, remedied, requirement, type Looked } from '../requirement';
@@ -13,17 +14,18 @@ export const winding = requirement({
   of: 'method',
   told: true,
   fields: ['place.cable.length'],
-  judge({ needs, build }, e) {
+  judge({ needs, build, c }, e) {
     if (!e.drive) return code.none;
     const pulse = build.pulseRating[e.i] ?? 0;
     const inverterDuty = build.inverterDuty[e.i] === 1;
-    e.margin = pulse / doubledCrest(e.line) - 1;
+    e.margin = pulse / crestFor(needs, e.line, c.power[e.i] ?? 0) - 1;
     const { inverterDuty: rule } = needs.rules;
     if (rule === 'plate') return passIf(inverterDuty);
     const made = build.made[e.i] ?? NaN;
     if (rule === 'modern' && made >= modernSince) return code.pass;
     const { cable } = needs.place;
-    const metres = unfilteredLength(needs.rules, e.line, pulse, inverterDuty);
+    if (isFiltered(needs)) return e.margin >= 0 ? code.pass : remedied(e, 'sine-filter');
+    const metres = unfilteredLength(needs, e.line, pulse, inverterDuty);
     if (metres === Infinity || (cable !== undefined && cable <= metres && e.line < neverAssumed)) return code.pass;
     if ((cable === undefined || (rule === 'modern' && Number.isNaN(made))) && e.line < neverAssumed) {
       e.condition = true;
@@ -39,6 +41,7 @@ export const winding = requirement({
     if (outcome === 'fail') return 'The house rule wants inverter duty on the plate.';
     if (needs.rules.inverterDuty === 'modern' && isModern(motor.made))
       return `Accepted by house rule: ${motor.made === undefined ? 'a new motor' : `made in ${motor.made}`}.`;
+    if (isFiltered(needs)) return `${facts} behind the ${filterNames[needs.drive?.filter ?? 'none']}.`;
     const metres = lengthFor(v);
     const { cable } = needs.place;
     if (metres === Infinity) return `${facts}: any cable length.`;
@@ -48,7 +51,7 @@ export const winding = requirement({
     return `${facts}, but the cable is no longer than ${metres} m.`;
   },
   remedied: ({ needs }) =>
-    (needs.supply.voltage ?? 0) >= neverAssumed ? 'a sine filter at the drive' : 'a dV/dt filter at the drive',
+    (needs.supply.voltage ?? 0) >= neverAssumed || isFiltered(needs) ? 'a sine filter at the drive' : 'a dV/dt filter at the drive',
   holdsIf(v) {
     if (v.needs.rules.inverterDuty === 'modern' && v.motor.made === null)
       return {
@@ -69,9 +72,11 @@ export const winding = requirement({
       : 'a sine filter, or a lower voltage',
 });
 
+const isFiltered = ({ drive }: Looked['needs']): boolean => drive?.filter !== undefined && drive.filter !== 'none';
+
 const isModern = (made: number | null | undefined): boolean => made === undefined || (made ?? 0) >= modernSince;
 
 const lineOf = ({ needs, motor }: Looked): number => needs.supply.voltage ?? motor.connections.at(-1)?.voltage ?? 0;
 
 const lengthFor = (v: Looked): number =>
-  unfilteredLength(v.needs.rules, lineOf(v), v.motor.pulseRating, v.motor.inverterDuty);
+  unfilteredLength(v.needs, lineOf(v), v.motor.pulseRating, v.motor.inverterDuty);

@@ -1,7 +1,7 @@
 import { definition } from '../../contract';
 import { any, law, notNegative, positive } from '../../law';
 
-const mechanics = definition('Mechanics', 'torque = force × radius; power = torque × angular speed');
+export const mechanics = definition('Mechanics', 'torque = force × radius; power = torque × angular speed');
 
 /** Torque at a shaft from a tangential pull at a radius. */
 export const torqueByPull = law({

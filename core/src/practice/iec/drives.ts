@@ -1,4 +1,6 @@
 import type { DriveSize, Practice } from '../practice';
+import { cell } from '../table';
+import { equipmentLimits, equipmentReach, plantVoltage } from '../usual/distortion';
 import { currentSeries, currentSeriesSource } from './tables/drives';
 import { efficiencies } from './tables/motors';
 
@@ -11,5 +13,29 @@ export const drives = {
       return { current, power: kw * 1000, name: `${current} A` };
     });
     return { value: sizes, source: currentSeriesSource };
+  },
+
+  judgeEquipment({ current, ratio, shares, voltage }, say) {
+    if (voltage !== undefined && voltage > plantVoltage.class2)
+      say(
+        `The voltage is distorted by ${(100 * voltage).toFixed(1)} %: ` +
+          `${voltage > plantVoltage.class3 ? 'more than class 3 (10 %) bears' : 'class 3 bears it (10 %), class 2 (8 %) does not'}.`,
+        plantVoltage.source,
+      );
+    if (current < equipmentReach.from || current > equipmentReach.to) return;
+    const total = Math.hypot(...shares.map(([, share]) => share));
+    const of = (order: number): number => shares.find(([o]) => o === order)?.[1] ?? 0;
+    const keeps = (row: (typeof equipmentLimits.rows)[number]): boolean =>
+      total <= (cell(equipmentLimits, row, 'thc') ?? 0) &&
+      ([5, 7, 11, 13] as const).every((h) => of(h) <= (cell(equipmentLimits, row, `${h}`) ?? 0));
+    const row = equipmentLimits.rows.find(keeps);
+    if (row && ratio !== undefined && ratio >= row[0]) return;
+    say(
+      row
+        ? `As equipment to 75 A it may be connected where the fault current is ${row[0]} times its own or more` +
+            `${ratio === undefined ? '' : `, here it is ${Math.round(ratio)} times`}.`
+        : `As equipment to 75 A it distorts more than any fault level permits: ${Math.round(100 * total)} % in all.`,
+      equipmentLimits.source,
+    );
   },
 } satisfies Partial<Practice> & ThisType<Practice>;

@@ -1,28 +1,32 @@
-import type { Verdict } from '../../case';
-import { commonPractice, houseRule } from '../../contract';
-import { assumed, field } from '../../law';
-import { doubledPulse, isVariableTorque } from '../../physics';
-import { deratedCurrent, driveCurrent, overloadCurrent, turndownSpeed, houseRules } from '../../practice';
-import { q, writeQuantity } from '../../quantity';
+import type { DriveCurves, DriveView, Verdict } from '../../case';
+import { commonPractice, definition } from '../../contract';
+import { assumed, field, prescribed } from '../../law';
 import {
-  catalogueSource,
-  driveOverload,
-  matchDrive,
-  type Needs,
-  numberOf,
-  percent,
-  type Subject,
   driveHousing,
   driveHousingSource,
-  unfilteredLength,
+  driveLeft,
+  driveOverload,
+  matchDrive,
+  motorsOn,
+  numberOf,
+  type Needs,
+  type Subject,
   type Walk,
 } from '../../needs';
+import { deratedCurrent, driveCurrent, dutyOverload, overloadCurrent, singlePhaseShare } from '../../practice';
+import { q, writeQuantity } from '../../quantity';
+import { tellEnvelope } from './envelope';
+import { tellInput } from './input';
+import { tellPlacing } from './placing';
+import { commandLine, programOf } from './program';
+import { tellMotors, tellPulses } from './pulses';
+import { tellStopping } from './stopping';
 
-/** Sizes a drive by amperes for the subject: overload, heat and height, next size; turndown, pulses and cable. */
 type Remedy = NonNullable<Verdict['remedy']>;
 
 /**
- * `verdicts`: what was found of the choice; what it is bought with needs no caution here. `onlyThisStarts`: no other
+ * Sizes a drive by amperes for the subject, and says what the motor can do on it, what cable and supply bear, how it
+ * stops, and what to program. `verdicts`: what was found of the choice; what it is bought with needs no caution here. `onlyThisStarts`: no other
  * method starts the motor.
  */
 export function tellDrive(
@@ -31,20 +35,23 @@ export function tellDrive(
   subject: Subject,
   verdicts: readonly Verdict[] = [],
   onlyThisStarts = false,
-): void {
+): DriveTold {
   const { w } = walk;
   const remedies = verdicts.flatMap((v) => v.remedy ?? []);
   w.enter('drive');
-  const variable = isVariableTorque(needs.load.shape);
   const k = driveOverload(needs);
   const voltage = numberOf(w, subject.voltage);
   w.stated(
     'drive.overload',
     '1',
     q(k, '1'),
-    commonPractice('150 % for a minute under constant torque, 120 % under variable torque, more where the case asks'),
+    needs.drive?.duty
+      ? dutyOverload.source
+      : commonPractice(
+          '150 % for a minute under constant torque, 120 % under variable torque, more where the case asks',
+        ),
     {
-      field: 'load.shape',
+      field: needs.drive?.duty ? 'drive.duty' : 'load.shape',
       symbol: 'k',
     },
   );
@@ -65,24 +72,26 @@ export function tellDrive(
     I_n: subject.current,
     I_o: 'drive.overloadCurrent',
     k: 'drive.overload',
+    m: prescribed(q(motorsOn(needs), '1'), definition('Drive', 'motors on it')),
   });
   // What is chosen without a drive is told what one would be, and warned of nothing.
   const spared = !needs.speed.variable && subject.method !== undefined && subject.method !== 'drive';
   if (required !== undefined && voltage !== undefined && power !== undefined)
     chooseSize(walk, needs, { required, voltage, power }, spared ? 'note' : 'caution');
 
-  turndown(
+  const blown = remedies.some((r) => r.kind === 'blower');
+  const envelope = tellEnvelope(walk, needs, subject, blown);
+  const { pulses, remedies: compared } = tellPulses(
     walk,
     needs,
     subject,
-    variable,
-    remedies.some((r) => r.kind === 'blower'),
-  );
-  pulses(
-    walk,
-    subject,
     verdicts.find((v) => v.requirement === 'winding'),
   );
+  tellMotors(walk, needs);
+  tellStopping(walk, needs, subject);
+  tellPlacing(walk, needs, subject);
+  // What no drive feeds, and nobody asked of one, is spared the simulation of its rectifier.
+  const drawn = subject.method === 'drive' || walk.input.drive !== undefined ? tellInput(walk, needs, subject) : null;
   if (power !== undefined)
     w.fact('drive.housing', 'Where it hangs', driveHousing(needs, walk.input.place, power), driveHousingSource, {
       fields: ['place.driveHousing', 'rules.driveHousing'],
@@ -105,14 +114,21 @@ export function tellDrive(
         'and measure. Expect an automatic restart; guard rotating parts.',
       {},
     );
-    w.finding(
-      'drive.bearing-current',
-      'note',
-      'Shaft voltage from the drive can pit bearings: a grounding ring, and on ' +
-        'larger motors an insulated opposite-drive-end bearing as well.',
-      {},
-    );
   }
+  return {
+    curves: { envelope, pulses, waveform: drawn?.waveform ?? null, spectrum: drawn?.spectrum ?? null },
+    view: {
+      command: commandLine(walk.input),
+      settings: [...programOf(walk, needs, subject)],
+      remedies: compared,
+    },
+  };
+}
+
+/** What Drive tells beyond its figures and findings. */
+interface DriveTold {
+  readonly curves: DriveCurves;
+  readonly view: DriveView;
 }
 
 function chooseSize(
@@ -138,7 +154,13 @@ function chooseSize(
     return;
   }
   w.stated('drive.ratedCurrent', 'A', q(size.current, 'A'), sizes.source, { symbol: 'I_d' });
-  w.figure('drive.deratedCurrent', deratedCurrent, { I_d: 'drive.ratedCurrent', d_d: 'place.driveDerating' });
+  w.figure('drive.deratedCurrent', deratedCurrent, {
+    I_d: 'drive.ratedCurrent',
+    d_d:
+      needs.drive?.input === 'single-phase'
+        ? prescribed(q(driveLeft(needs), '1'), singlePhaseShare.source)
+        : 'place.driveDerating',
+  });
   if (byPower && byCurrent && byPower !== byCurrent) {
     const small = byPower.current < byCurrent.current;
     w.finding(
@@ -162,98 +184,6 @@ function tellRemedies({ w }: Walk, remedies: readonly Remedy[]): void {
         fields: ['speed.min'],
         figures: ['drive.minSpeed'],
       });
-}
-
-function turndown({ w }: Walk, needs: Needs, subject: Subject, variable: boolean, blown: boolean): void {
-  const ratio = variable
-    ? (subject.turndown.variableTorque ?? subject.turndown.constantTorque)
-    : subject.turndown.constantTorque;
-  const path = `plate.inverterDuty.${variable ? 'variableTorque' : 'constantTorque'}`;
-  const common = variable ? 10 : 2;
-  const given =
-    ratio === undefined
-      ? assumed(path, q(common, '1'), 'no inverter-duty ratio: common practice for a general-purpose motor')
-      : field(subject.kind === 'plate' ? path : 'motor', q(ratio, '1'));
-  const least = w.figure('drive.minSpeed', turndownSpeed, { n_r: subject.speed, k: given });
-  const asked = needs.speed.min * needs.load.speed;
-  if (!blown && needs.speed.variable && least !== undefined && asked < least) {
-    w.finding(
-      'drive.below-turndown',
-      'caution',
-      `${percent(needs.speed.min)} speed is ${writeQuantity(asked, 'rpm')}; on this load the motor will ` +
-        `overheat below ${writeQuantity(least, 'rpm')}. Fit a blower, gear down, or take a larger motor.`,
-      {
-        fields: ['speed.min'],
-        figures: ['drive.minSpeed'],
-      },
-    );
-  }
-  if (needs.speed.variable && asked > 0 && asked < 30) {
-    w.finding(
-      'drive.encoder',
-      'caution',
-      `${writeQuantity(asked, 'rpm')} is below 30 r/min: use an encoder, or the speed will not hold.`,
-      { fields: ['speed.min'] },
-    );
-  }
-  if (subject.maxSpeed === undefined) return;
-  if (subject.kind === 'plate') w.given('drive.maxSpeed', 'rpm', 'plate.maxSpeed', subject.maxSpeed);
-  else if (subject.motor)
-    w.stated('drive.maxSpeed', 'rpm', subject.maxSpeed, catalogueSource(subject.motor), { symbol: 'n_max' });
-  const top = needs.speed.max * needs.load.speed;
-  if (needs.speed.variable && top > subject.maxSpeed) {
-    w.finding(
-      'drive.above-max-speed',
-      'stop',
-      `${writeQuantity(top, 'rpm')} is above the motor’s maximum safe ` +
-        `speed of ${writeQuantity(subject.maxSpeed, 'rpm')}.`,
-      {
-        fields: ['speed.max'],
-        figures: ['drive.maxSpeed'],
-      },
-    );
-  }
-}
-
-function pulses({ input, rules, w }: Walk, subject: Subject, winding: Verdict | undefined): void {
-  const supply = field('supply.voltage', input.supply?.voltage?.value, input.supply?.voltage?.text);
-  const peak = w.figure('drive.peakVoltage', doubledPulse, { U: supply });
-  if (peak === undefined) return;
-  const metres = unfilteredLength(rules, supply.value ?? 0, subject.pulseRating ?? 0, subject.inverterDuty);
-  if (metres === Infinity) return;
-  w.stated(
-    'drive.cableLimit',
-    'm',
-    q(metres, 'm'),
-    houseRule(houseRules.leadLength.title, houseRules.leadLength.reason),
-    {
-      field: 'rules.leadLength',
-      symbol: 'l_max',
-      assumed: rules.leadLength === 'calculated' ? 'the drive’s rise time is not known: the 15 m fallback' : undefined,
-    },
-  );
-  const cable = input.place?.cable?.length;
-  const filtered = winding?.remedy != null;
-  // What the choice accepts as it is, by a house rule, is not doubted here.
-  const accepted = winding?.outcome === 'pass' && !filtered;
-  if (subject.method === 'drive' && cable && cable.value > metres && !accepted) {
-    const cure = rules.outputReactor === 'accept' ? 'a dV/dt filter or an output reactor' : 'a dV/dt filter';
-    w.finding(
-      'drive.cable-too-long',
-      filtered ? 'note' : 'caution',
-      `${cable.text} of motor cable, ${metres} m without a filter: pulses may double to ` +
-        `${writeQuantity(peak, 'V')} at the motor. ` +
-        `${
-          filtered
-            ? `The choice counts ${cure}.`
-            : `Fit ${cure}, hang the drive nearer, or take an inverter-duty motor.`
-        }`,
-      {
-        fields: ['place.cable.length'],
-        figures: ['drive.peakVoltage', 'drive.cableLimit'],
-      },
-    );
-  }
 }
 
 export function driveKey({ w }: Walk, chosen: boolean): string {

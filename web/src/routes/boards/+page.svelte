@@ -35,7 +35,7 @@
   {#each data.boards as board (board.name)}
     <Group title={board.name}>
       <dl class="answers mb-3 grid gap-x-6 gap-y-1 sm:grid-cols-2" data-board={board.name}>
-        {#each [['Feeder conductors, at least', board.feeder], ['Feeder device, at most', board.device]] as const as [name, of] (name)}
+        {#each [['Feeder conductors, at least', board.feeder], ['Feeder device', board.device]] as const as [name, of] (name)}
           <div>
             <dt class="inline text-quiet">{name}</dt>
             <dd class="inline">

@@ -1,0 +1,154 @@
+import { commonPractice, remembered } from '../../contract';
+import { prescribed } from '../../law';
+import { driveHousing, motorsOn, numberOf, type Needs, type Subject, type Walk } from '../../needs';
+import { panelAir } from '../../physics';
+import { bearingSteps, driveLosses, farOversize, panelRise } from '../../practice';
+import { q, writeNumber, writeQuantity } from '../../quantity';
+
+const earthingSource = commonPractice(
+  'Drives on earthed and unearthed supplies: filters, varistors, voltages to earth',
+);
+const heightSource = remembered('standard', 'IEC 60664-1', '2020', 'clearances hold to 2000 m');
+
+/** m³/s, exact by the foot. */
+const cubicFootAMinute = 0.3048 ** 3 / 60;
+/** W of a BTU an hour. */
+const british = 0.29307;
+/** Heat as those who cool panels say it. */
+const heatText = (watts: number): string => `${writeNumber(watts)} W (${writeNumber(watts / british)} BTU/h)`;
+
+/** Heat and air, size against the motor, earthing, height, bearings, bypass and what else stands around it. */
+export function tellPlacing(walk: Walk, needs: Needs, subject: Subject): void {
+  const { input, w } = walk;
+  const power = numberOf(w, subject.power);
+  const current = numberOf(w, subject.current);
+  if (power === undefined) return;
+  const total = motorsOn(needs) * power;
+  const full = driveLosses.full * total;
+  w.stated('drive.heat', 'W', q(full, 'W'), driveLosses.source, { symbol: 'P_h', text: heatText(full) });
+  const share = Math.min(1.2, (w.value('load.motorPower') ?? power) / power);
+  const part = (driveLosses.idle + (driveLosses.full - driveLosses.idle) * share) * total;
+  w.stated('drive.heatPart', 'W', q(part, 'W'), driveLosses.source, { symbol: 'P_h', text: heatText(part) });
+  const sealed = driveHousing(needs, input.place, power).startsWith('sealed');
+  if (!sealed)
+    w.figure(
+      'drive.airflow',
+      panelAir,
+      { P: 'drive.heat', dT: prescribed(q(panelRise, 'K'), commonPractice('Air through a panel may warm by 10 K')) },
+      { say: (v) => `${writeNumber(v * 3600)} m³/h (${writeNumber(v / cubicFootAMinute)} cfm)` },
+    );
+  if (subject.method !== 'drive') return;
+  const ambient = input.place?.driveAmbient ?? input.place?.ambient;
+  if (!sealed) {
+    const air = w.figures.get('drive.airflow')?.text ?? '';
+    const hot = ambient !== undefined && ambient.value + panelRise > 50;
+    w.finding(
+      'drive.heat',
+      hot ? 'caution' : 'note',
+      `${heatText(full)} of heat at full load: ${air} of air through the panel for ${panelRise} K` +
+        (hot ? `; from ${ambient.text} it leaves hotter than 50 °C: a cooler, or hang it elsewhere.` : '. ') +
+        (hot
+          ? ''
+          : 'Leave the clearances its maker asks above and below; glands that clamp the cable’s screen all round.'),
+      { fields: ['place.driveAmbient', 'place.driveHousing'], figures: ['drive.heat', 'drive.airflow'] },
+    );
+  }
+  const rated = w.value('drive.ratedCurrent');
+  if (rated !== undefined && current !== undefined && rated > farOversize.value * current * motorsOn(needs))
+    w.finding(
+      'drive.oversize',
+      'caution',
+      `The drive’s ${writeQuantity(rated, 'A')} are ${(rated / current).toFixed(1)} times the motor’s current: its ` +
+        'protection cannot be set that low. An overload relay of its own, or a smaller drive.',
+      { fields: ['drive.motors'], figures: ['drive.ratedCurrent'], source: farOversize.source },
+    );
+  tellEarthing(walk);
+  tellAround(walk, needs, power);
+}
+
+function tellEarthing({ input, w }: Walk): void {
+  const earthing = input.supply?.earthing;
+  const line = input.supply?.voltage?.value;
+  const fields = ['supply.earthing'];
+  const toEarth = line === undefined ? '' : ` (${writeQuantity(q(line, 'V'), 'V')} to earth here)`;
+  if (earthing === 'corner')
+    w.finding(
+      'drive.earthing',
+      'caution',
+      `One corner is earthed: two lines carry the whole voltage to earth${toEarth}. Take the drive’s filter capacitors ` +
+        'and varistors to earth out as its maker says, and ask whether it is permitted at all.',
+      { fields, source: earthingSource },
+    );
+  else if (earthing === 'isolated' || earthing === 'high-resistance')
+    w.finding(
+      'drive.earthing',
+      'caution',
+      `Not earthed solidly: with one line to earth the others rise to the whole line voltage${toEarth} and stay. Take the ` +
+        'filter capacitors to earth and the varistors out; watch the insulation; the motor’s winding sees it too.',
+      { fields, source: earthingSource },
+    );
+  else if (earthing === undefined || earthing === 'unknown')
+    w.finding(
+      'drive.earthing',
+      'note',
+      'Nobody said how the source is earthed: on an unearthed or corner-earthed one the drive’s filters to earth must ' +
+        'come out. Look before it is switched on.',
+      { fields, source: earthingSource },
+    );
+  const altitude = input.place?.altitude;
+  if (altitude && altitude.value > 2000)
+    w.finding(
+      'drive.earthing',
+      'caution',
+      `At ${altitude.text}, above 2000 m, air insulates less: a lower overvoltage category, an earthed star or an ` +
+        'isolating transformer; ask its maker.',
+      { fields: ['place.altitude', 'supply.earthing'], source: heightSource },
+    );
+}
+
+function tellAround({ input, w }: Walk, needs: Needs, power: number): void {
+  const { drive } = input;
+  const steps = [
+    'a shaft-earthing ring',
+    power >= bearingSteps.insulated && 'an insulated opposite-drive-end bearing',
+    power >= bearingSteps.choke && 'a common-mode choke',
+    'screened symmetrical cable, its screen clamped at both ends',
+  ].filter(Boolean);
+  w.finding('drive.bearing-current', 'note', `Shaft voltage from the drive can pit bearings: ${steps.join(', ')}.`, {
+    source: bearingSteps.source,
+  });
+  if (drive?.bypass)
+    w.finding(
+      'drive.bypass',
+      'note',
+      'A bypass: two contactors that exclude each other, changed over with the motor at rest or its flux gone (1 to 2 s); ' +
+        'in bypass it starts on the line, and Guard’s device, contactor and overload are its own.',
+      { fields: ['drive.bypass'] },
+    );
+  if (drive?.safeTorqueOff)
+    w.finding(
+      'drive.safe-torque-off',
+      'note',
+      'Safe torque off takes the torque away, not the voltage: it isolates nothing, and a hanging load needs a brake. ' +
+        'Its two channels and its test belong to the safety of the machine: whoever answers for that decides.',
+      { fields: ['drive.safeTorqueOff'] },
+    );
+  if (input.guard?.capacitor === 'motor')
+    w.finding(
+      'drive.input',
+      'caution',
+      'A capacitor at the motor destroys the drive, or is destroyed by it: take it out.',
+      {
+        fields: ['guard.capacitor'],
+      },
+    );
+  const cable = needs.place.cable;
+  if (cable !== undefined && cable > 50 && power < 4000)
+    w.finding(
+      'drive.input',
+      'note',
+      `Much of a small drive’s current may go into charging ${Math.round(cable)} m of screened cable: ask its ` +
+        'maker for the longest, or take a lower carrier.',
+      { fields: ['place.cable.length', 'drive.carrier'] },
+    );
+}

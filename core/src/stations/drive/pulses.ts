@@ -1,0 +1,217 @@
+import type { DriveCurves, DriveView, Verdict } from '../../case';
+import { filterNames, houseRule, model, outputFilters } from '../../contract';
+import { assumed, field, prescribed } from '../../law';
+import {
+  catalogueSource,
+  crestAt,
+  crestFor,
+  motorsOn,
+  numberOf,
+  percent,
+  unfilteredLength,
+  type Needs,
+  type Pulsed,
+  type Subject,
+  type Walk,
+} from '../../needs';
+import { criticalLength, doubledPulse, slowestEdge, terminalPulse } from '../../physics';
+import { bulkOf, cableWave, filterDrop, filterSource, houseRules, remedyPrice, usualEdge } from '../../practice';
+import { q, writeQuantity } from '../../quantity';
+
+const points = 28;
+const short = (x: number): number => Number(x.toPrecision(4));
+const volts = (v: number): string => writeQuantity(q(v, 'V'), 'V');
+
+/** What pulses told: curves, and the remedies compared. */
+interface PulsesTold {
+  readonly pulses: DriveCurves['pulses'];
+  readonly remedies: DriveView['remedies'];
+}
+
+/** Pulses on the motor's cable against what its winding bears, and what would help. */
+export function tellPulses(walk: Walk, needs: Needs, subject: Subject, winding: Verdict | undefined): PulsesTold {
+  const { input, practice, rules, w } = walk;
+  const line = input.supply?.voltage?.value;
+  const power = numberOf(w, subject.power);
+  const none: PulsesTold = { pulses: null, remedies: [] };
+  if (line === undefined || power === undefined) return none;
+  const supply = field('supply.voltage', input.supply?.voltage?.value, input.supply?.voltage?.text);
+  const cable = input.place?.cable?.length;
+  const edge = input.drive?.riseTime;
+  const filter = input.drive?.filter ?? 'none';
+  const t_r = edge
+    ? field('drive.riseTime', edge.value, edge.text)
+    : assumed('drive.riseTime', q(usualEdge.value, 's'), 'not given: the usual edge of today’s drives');
+  const v = prescribed(q(cableWave.speed, 'm/s'), cableWave.source);
+  const critical = w.figure('drive.criticalLength', criticalLength, { v, t_r });
+  const peak = crestFor(needs, line, power);
+  if (filter !== 'none')
+    w.stated('drive.peakVoltage', 'V', q(peak, 'V'), filter === 'sine' ? filterSource : followed, {
+      field: 'drive.filter',
+      holds: filter,
+      symbol: 'U_pk',
+      text: `${volts(peak)} behind the ${filterNames[filter]}`,
+    });
+  else if (cable === undefined) w.figure('drive.peakVoltage', doubledPulse, { U: supply });
+  else
+    w.figure('drive.peakVoltage', terminalPulse, {
+      ...{ U: supply, v, t_r },
+      l: field('place.cable.length', cable.value, cable.text),
+    });
+  const rating = subject.pulseRating ?? practice.ordinaryPulse.value;
+  const source =
+    subject.pulseRating === undefined
+      ? practice.ordinaryPulse.source
+      : subject.motor && !subject.inverterDuty
+        ? practice.ordinaryPulse.source
+        : subject.motor
+          ? catalogueSource(subject.motor)
+          : practice.drivePulse(numberOf(w, subject.voltage) ?? line).source;
+  w.stated('drive.peakPermitted', 'V', q(rating, 'V'), source, {
+    symbol: 'U_w',
+    ...(subject.pulseRating === undefined && {
+      field: 'plate.inverterDuty',
+      assumed: 'the plate says nothing of pulses: an ordinary winding',
+    }),
+  });
+  if (filter === 'none' && cable && rating < 2 * Math.SQRT2 * line && rating >= Math.SQRT2 * line)
+    w.figure('drive.slowestEdge', slowestEdge, {
+      ...{ U: supply, v },
+      l: field('place.cable.length', cable.value, cable.text),
+      U_w: 'drive.peakPermitted',
+    });
+  const metres = unfilteredLength(needs, line, rating, subject.inverterDuty);
+  if (metres !== Infinity)
+    w.stated(
+      'drive.cableLimit',
+      'm',
+      q(metres, 'm'),
+      houseRule(houseRules.leadLength.title, houseRules.leadLength.reason),
+      {
+        field: 'rules.leadLength',
+        symbol: 'l_max',
+        assumed:
+          rules.leadLength === 'calculated' && !edge
+            ? 'the drive’s rise time is not known: the 15 m fallback'
+            : undefined,
+      },
+    );
+  if (subject.method === 'drive') judge(walk, { line, peak, rating, metres, cable, edge: edge?.value, winding });
+  const pulsed: Pulsed = {
+    ...{ line, power, filter, frequency: needs.supply.frequency },
+    length: cable?.value ?? Math.max(100, 4 * (critical ?? 10)),
+    edge: edge?.value ?? usualEdge.value,
+  };
+  return { pulses: curveOf(pulsed, rating, cable?.value), remedies: compared(pulsed, rating, subject) };
+}
+
+const followed = model('Waves followed in time through filter and cable', 'an open end at the motor: the worst case');
+
+/** What a choice has to do with pulses. */
+interface Judged {
+  readonly line: number;
+  readonly peak: number;
+  readonly rating: number;
+  readonly metres: number;
+  readonly cable: { readonly value: number; readonly text: string } | undefined;
+  readonly edge: number | undefined;
+  readonly winding: Verdict | undefined;
+}
+
+/** V from which windings are never assumed to bear pulses (common practice). */
+const neverAssumed = 550;
+
+function judge({ input, rules, w }: Walk, { line, peak, rating, metres, cable, edge, winding }: Judged): void {
+  const filtered = winding?.remedy != null;
+  // What the choice accepts as it is, by a house rule, is not doubted here.
+  const accepted = winding?.outcome === 'pass' && !filtered;
+  const filter = input.drive?.filter ?? 'none';
+  const figures = ['drive.peakVoltage', 'drive.peakPermitted'] as const;
+  if (filter !== 'none') {
+    if (peak > rating * 1.0001)
+      w.finding(
+        'drive.insulation',
+        'caution',
+        `Behind the ${filterNames[filter]} pulses still reach ${volts(peak)}, the winding bears ${volts(rating)}: ` +
+          `${filter === 'reactor' ? 'a dV/dt filter' : 'a sine filter'}, or a winding made for it.`,
+        { fields: ['drive.filter', 'place.cable.length'], figures },
+      );
+    return;
+  }
+  const tooLong = cable !== undefined && cable.value > metres && !accepted;
+  if (tooLong) {
+    const cure = rules.outputReactor === 'accept' ? 'a dV/dt filter or an output reactor' : 'a dV/dt filter';
+    const slow = w.figures.get('drive.slowestEdge');
+    w.finding(
+      'drive.cable-too-long',
+      filtered ? 'note' : 'caution',
+      `${cable.text} of motor cable, ${Number(metres.toPrecision(3))} m without a filter: pulses may reach ` +
+        `${volts(peak)} at the motor. ` +
+        (filtered
+          ? `The choice counts ${cure}.`
+          : `Fit ${cure}, hang the drive nearer, or take an inverter-duty motor.`) +
+        (slow && edge === undefined ? ` Holds bare if its edges rise in ${slow.text} or slower: ask its maker.` : ''),
+      { fields: ['place.cable.length'], figures: ['drive.peakVoltage', 'drive.cableLimit'] },
+    );
+  } else if (line >= neverAssumed && rating < peak)
+    w.finding(
+      'drive.insulation',
+      filtered ? 'note' : 'caution',
+      `On ${volts(line)} pulses may reach ${volts(peak)}, and the winding bears ${volts(rating)}: ` +
+        (filtered
+          ? `the choice counts ${winding?.remedy?.text ?? 'a filter'}.`
+          : 'a sine filter (a dV/dt filter on a short cable), or order a winding for drives: impulse class C, or 3.1 × ' +
+            'its voltage.'),
+      { fields: ['drive.filter', 'plate.inverterDuty'], figures },
+    );
+}
+
+function curveOf(pulsed: Pulsed, permitted: number, at: number | undefined): DriveCurves['pulses'] {
+  const most = Math.max(1.5 * pulsed.length, 20);
+  const lengths = Array.from({ length: points }, (_, i) => (most * (i + 1)) / points);
+  const along = (filter: Pulsed['filter']): [number, number][] =>
+    lengths.map((length) => [short(length), short(crestAt({ ...pulsed, filter, length }))]);
+  return {
+    bare: along('none'),
+    filtered: pulsed.filter === 'none' ? null : along(pulsed.filter),
+    permitted: short(permitted),
+    length: at ?? null,
+  };
+}
+
+/** Remedies side by side: the crest each leaves, volts it costs, and its price. */
+function compared(pulsed: Pulsed, rating: number, subject: Subject): DriveView['remedies'] {
+  const bulk = bulkOf(pulsed.power);
+  const price = { none: 0, reactor: 0.6 * remedyPrice('filter', bulk), 'dv-dt': remedyPrice('filter', bulk) } as const;
+  return outputFilters.map((filter) => {
+    const peak = crestAt({ ...pulsed, filter });
+    return {
+      filter,
+      name: filterNames[filter],
+      peak: short(peak),
+      does: peak <= rating * 1.0001,
+      drop: filterDrop[filter],
+      price: Math.round(filter === 'sine' ? remedyPrice('sine-filter', bulk) : price[filter]),
+      text:
+        filter === 'none'
+          ? subject.inverterDuty
+            ? 'a winding made for drives'
+            : 'nothing between drive and motor'
+          : `${percent(filterDrop[filter])} of the voltage is lost in it`,
+    };
+  });
+}
+
+/** Several motors: each cable counts, and reflections of all meet. */
+export function tellMotors({ w }: Walk, needs: Needs): void {
+  const count = motorsOn(needs);
+  if (count < 2) return;
+  w.finding(
+    'drive.motors',
+    'caution',
+    `${count} motors on one drive: their currents are added; each needs an overload relay of its own, all cables count ` +
+      'together against the drive’s limit, none may be switched on while the drive runs unless it is sized for its ' +
+      'starting current, and control is by volts per hertz. They share speed, not load.',
+    { fields: ['drive.motors'], figures: ['drive.requiredCurrent'] },
+  );
+}

@@ -1,0 +1,319 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { readCase, type CaseText, type Result } from '@pilgrim/core';
+import { figure, findingIds, solved } from './cases';
+
+type Drive = NonNullable<CaseText['drive']>;
+
+/** A pump on a drive, 22 kW at 400 V; what is asked of the drive besides. */
+const pump = (drive: Drive = {}, over: Partial<CaseText> = {}): Result =>
+  solved({
+    format: 'pilgrim.case/1',
+    practice: 'iec',
+    supply: {
+      voltage: '400 V',
+      frequency: '50 Hz',
+      earthing: 'solid',
+      source: { kind: 'fault-level', current: '18 kA' },
+    },
+    load: { machine: 'centrifugal-pump', demand: { kind: 'power', power: '18 kW', speed: '1475 rpm' } },
+    speed: { need: 'variable', min: 0.5, max: 1 },
+    place: { ambient: '30 degC', altitude: '100 m', dirt: 'clean', water: 'dry' },
+    method: 'drive',
+    drive,
+    ...over,
+  });
+/** The same on 480 V and 60 Hz. */
+const american = (drive: Drive = {}, over: Partial<CaseText> = {}): Result =>
+  pump(drive, {
+    practice: 'north-america',
+    supply: {
+      voltage: '480 V',
+      frequency: '60 Hz',
+      earthing: 'solid',
+      source: { kind: 'fault-level', current: '18 kA' },
+    },
+    load: { machine: 'centrifugal-pump', demand: { kind: 'power', power: '25 hp', speed: '1770 rpm' } },
+    ...over,
+  });
+const on = (length: string, over: Partial<CaseText> = {}): Partial<CaseText> => ({
+  place: { ambient: '30 degC', altitude: '100 m', dirt: 'clean', water: 'dry', cable: { length } },
+  ...over,
+});
+const finding = (r: Result, id: string) => r.findings.find((f) => f.id === id);
+const level = (r: Result, id: string) => finding(r, id)?.level;
+const hoist = {
+  demand: { kind: 'hoist', mass: '3 t', speed: '0.4 m/s', efficiency: 0.85, drumDiameter: '0.5 m' },
+} as const;
+
+describe('what a drive draws from its supply', () => {
+  it('tells current, power factor, distortion and limits, all from one simulation', () => {
+    const r = pump({ site: { current: '400 A' } });
+    const I = figure(r, 'drive.inputCurrent');
+    const P = figure(r, 'drive.inputPower');
+    expect(I).toBeCloseTo(P / (Math.sqrt(3) * 400 * figure(r, 'drive.truePowerFactor')), 6);
+    const thd = figure(r, 'drive.currentDistortion');
+    expect(figure(r, 'drive.demandDistortion')).toBeCloseTo((I * thd) / Math.hypot(1, thd) / 400, 2);
+    // 18 kA ÷ 400 A = 45: the row of 20 to 50.
+    expect(figure(r, 'drive.distortionLimit')).toBe(0.08);
+    expect(r.curves.drive?.spectrum?.[0]?.[0]).toBe(5);
+    const wave = r.curves.drive?.waveform ?? [];
+    const rms = Math.sqrt(wave.reduce((sum, [, i]) => sum + i * i, 0) / wave.length);
+    expect(rms / I).toBeCloseTo(1, 1);
+  });
+  it.each([
+    ['19 A', 0.15], ['181 A', 0.12], ['361 A', 0.08], ['901 A', 0.05], ['17 A', 0.2],
+  ] as const)('IEEE 519 (2022), Table 2: 18 kA beside %s of demand permits %d', (current, limit) => {
+    expect(figure(pump({ site: { current } }), 'drive.distortionLimit')).toBe(limit);
+  }); // prettier-ignore
+  it('no site: its own current is taken, said so, and the verdict is a condition', () => {
+    const r = pump();
+    expect(level(r, 'drive.distortion')).toBe('note');
+    expect(finding(r, 'drive.distortion')?.text).toContain('Holds if the site’s demand is at least');
+    expect(r.figures['drive.demandDistortion']?.assumed[0]?.field).toBe('drive.site.current');
+    expect(figure(r, 'drive.demandDistortion')).toBeCloseTo(figure(r, 'drive.currentDistortion'), 3);
+  });
+  it('a small site with other drives is over its limit, with what would do; a large one is not', () => {
+    const drives = [{ power: '30 kW' }, { power: '15 kW', rectifier: 'twelve-pulse' as const }];
+    const small = american({ site: { current: '150 A', drives } });
+    expect(level(small, 'drive.distortion')).toBe('caution');
+    expect(finding(small, 'drive.distortion')?.text).toContain('No drive complies by itself');
+    expect(findingIds(american({ site: { current: '3000 A', drives } }))).not.toContain('drive.distortion');
+    const alone = american({ site: { current: '150 A' } });
+    expect(figure(small, 'drive.demandDistortion')).toBeGreaterThan(figure(alone, 'drive.demandDistortion'));
+  });
+  it('more pulses and a choke distort less; an active front end least', () => {
+    const of = (drive: Drive): number => figure(pump(drive), 'drive.currentDistortion');
+    expect(of({ choke: 0 })).toBeGreaterThan(of({ choke: 0.03 }));
+    expect(of({ choke: 0.03 })).toBeGreaterThan(of({ choke: 0.05 }));
+    expect(of({ rectifier: 'twelve-pulse' })).toBeLessThan(0.16);
+    expect(of({ rectifier: 'active' })).toBeLessThan(0.05);
+    expect(figure(pump({ rectifier: 'active' }), 'drive.truePowerFactor')).toBeGreaterThan(0.99);
+  });
+  it('IEC: as equipment to 75 A it asks a fault level; above, and in North America, it does not', () => {
+    const said = (r: Result) => r.findings.filter((f) => f.id === 'drive.distortion').map((f) => f.source?.title);
+    expect(said(pump({ choke: 0 }))).toContain('IEC 61000-3-12');
+    expect(said(pump({ rectifier: 'active' }))).not.toContain('IEC 61000-3-12');
+    expect(said(american({ choke: 0 }))).not.toContain('IEC 61000-3-12');
+  });
+  it('on a weak source it distorts the voltage beyond 5 % a harmonic, on a stiff one it does not', () => {
+    const from = (current: string): Result =>
+      pump({ site: { current: '900 A' } }, { supply: { voltage: '400 V', frequency: '50 Hz', source: { kind: 'fault-level', current } } }); // prettier-ignore
+    const of = (r: Result) => r.findings.filter((f) => f.figures.includes('drive.voltageDistortion'));
+    expect(of(from('0.6 kA'))).toHaveLength(1);
+    expect(of(from('18 kA'))).toHaveLength(0);
+  });
+  it('a source nobody described takes the strictest row, and says so', () => {
+    const r = pump({}, { supply: { voltage: '400 V', frequency: '50 Hz' } });
+    expect(figure(r, 'drive.distortionLimit')).toBe(0.05);
+    expect(r.figures['drive.distortionLimit']?.assumed[0]?.field).toBe('supply.source');
+    expect(r.figures['drive.voltageDistortion']).toBeUndefined();
+  });
+  it('on one phase a drive of twice the size is taken, and its input is not simulated', () => {
+    const [one, three] = [pump({ input: 'single-phase' }), pump()];
+    expect(figure(one, 'drive.ratedCurrent')).toBeGreaterThanOrEqual(1.9 * figure(three, 'drive.requiredCurrent'));
+    expect(level(one, 'drive.input')).toBe('caution');
+    expect(one.figures['drive.currentDistortion']).toBeUndefined();
+    expect(findingIds(three)).not.toContain('drive.input');
+  });
+});
+
+describe('pulses at the motor', () => {
+  it('the critical length and the crest, by the cable and the edge', () => {
+    const r = american({}, on('60 m'));
+    expect(figure(r, 'drive.criticalLength')).toBeCloseTo(7.5, 9);
+    expect(figure(r, 'drive.peakVoltage')).toBeCloseTo(1357.6, 0);
+    const slow = american({ riseTime: '2 us' }, on('60 m'));
+    expect(figure(slow, 'drive.criticalLength')).toBeCloseTo(150, 9);
+    expect(figure(slow, 'drive.peakVoltage')).toBeLessThan(0.9 * 1357.6);
+    expect(figure(american({}, on('2 m')), 'drive.peakVoltage')).toBeLessThan(900);
+  });
+  it('an unknown edge becomes a condition with the edge that would do', () => {
+    const r = american({}, on('60 m', { motor: { catalogue: 'na-tefc-30hp-4p' } }));
+    // 4 · 679 V · 60 m ÷ (150 m/µs · 1000 V).
+    expect(figure(r, 'drive.slowestEdge')).toBeCloseTo((4 * Math.SQRT2 * 480 * 60) / 150e6 / 1000, 10);
+    expect(finding(r, 'drive.cable-too-long')?.text).toContain('Holds bare if its edges rise in 1.09 µs or slower');
+    const known = american({ riseTime: '2 us' }, on('60 m', { motor: { catalogue: 'na-tefc-30hp-4p' } }));
+    expect(findingIds(known)).not.toContain('drive.cable-too-long');
+  });
+  it('a filter that is there is followed; one that does not do is said', () => {
+    const with_ = (filter: Drive['filter'], length = '60 m') =>
+      american({ filter }, on(length, { motor: { catalogue: 'na-tefc-30hp-4p' } }));
+    expect(figure(with_('sine'), 'drive.peakVoltage')).toBeCloseTo(1.1 * Math.SQRT2 * 480, 6);
+    expect(figure(with_('dv-dt'), 'drive.peakVoltage')).toBeLessThan(1100);
+    expect(findingIds(with_('sine'))).not.toContain('drive.insulation');
+    expect(level(with_('reactor', '200 m'), 'drive.insulation')).toBe('caution');
+    const does = with_('none').drive?.remedies.map((x) => [x.filter, x.does]);
+    expect(does).toEqual([['none', false], ['reactor', false], ['dv-dt', true], ['sine', true]]); // prettier-ignore
+  });
+  it('at 690 V there is an answer, with its remedy, and never a dead end', () => {
+    const r = pump({}, on('10 m', { supply: { voltage: '690 V', frequency: '50 Hz', earthing: 'solid' }, load: { machine: 'centrifugal-pump', demand: { kind: 'power', power: '90 kW', speed: '1485 rpm' } } })); // prettier-ignore
+    expect(r.choice?.method).toBe('drive');
+    expect(level(r, 'drive.insulation')).toBe('note');
+    expect(findingIds(pump({}, on('10 m')))).not.toContain('drive.insulation');
+  });
+});
+
+describe('speed, torque and stopping', () => {
+  const conveyor = (min: number, drive: Drive = {}): Result =>
+    pump(drive, {
+      load: { machine: 'conveyor', demand: { kind: 'power', power: '12.5 kW', speed: '1470 rpm' } },
+      speed: { need: 'variable', min, max: 1 },
+    });
+  it('a conveyor goes to half its speed by itself; to a tenth with a blower', () => {
+    expect(figure(conveyor(0.51), 'drive.minSpeed')).toBeLessThanOrEqual(0.51 * 1470);
+    const slow = conveyor(0.1);
+    expect(slow.choice?.method).toBe('drive');
+    expect(findingIds(slow)).not.toContain('drive.below-turndown');
+    expect(figure(conveyor(0.1, { cooling: 'blower' }), 'drive.minSpeed')).toBe(0);
+  });
+  it('beyond rated speed the field weakens: carried, or said up to which speed', () => {
+    const fan = (max: number) =>
+      pump({}, {
+        load: { machine: 'centrifugal-fan', demand: { kind: 'power', power: '18 kW', speed: '1475 rpm' } },
+        speed: { need: 'variable', min: 0.4, max },
+      }); // prettier-ignore
+    expect(findingIds(fan(1))).not.toContain('drive.field-weakening');
+    expect(level(fan(1.12), 'drive.field-weakening')).toBe('note');
+  });
+  it('a ramp quicker than its losses take trips the bus; a chopper has its resistor; slower is neither', () => {
+    const fan = (braking: Drive['braking']) =>
+      pump({ braking }, { load: { machine: 'centrifugal-fan', inertia: '8 kg.m2', demand: { kind: 'power', power: '18 kW', speed: '1475 rpm' } } }); // prettier-ignore
+    const gentle = figure(fan({ kind: 'ramp' }), 'drive.stopTime');
+    expect(level(fan({ kind: 'ramp', time: `${0.5 * gentle} s` }), 'drive.overvoltage')).toBe('caution');
+    expect(findingIds(fan({ kind: 'ramp', time: `${1.5 * gentle} s` }))).not.toContain('drive.overvoltage');
+    const chopper = fan({ kind: 'chopper', time: `${0.3 * gentle} s`, perHour: 6 });
+    expect(findingIds(chopper)).not.toContain('drive.overvoltage');
+    expect(figure(chopper, 'drive.brakingResistance')).toBeCloseTo(780 ** 2 / figure(chopper, 'drive.brakingPower'), 6);
+    expect(figure(chopper, 'drive.brakingMean')).toBeCloseTo((6 * figure(chopper, 'drive.brakingEnergy')) / 3600, 0);
+    expect(figure(fan({}), 'drive.coastTime')).toBeGreaterThan(figure(fan({}), 'drive.stopTime'));
+  });
+  it('a hoist lowering pumps back what it lifts less its losses, and is never left to coast', () => {
+    const train = { kind: 'gearbox', ratio: 95, efficiency: 0.9 } as const;
+    const of = (braking: Drive['braking']) => pump({ braking }, { load: { ...hoist, train } });
+    const lifted = 3000 * 9.80665 * 0.4;
+    expect(figure(of({}), 'drive.brakingPower')).toBeCloseTo(lifted * 0.85 * 0.9, -2);
+    expect(level(of({ kind: 'ramp' }), 'drive.overvoltage')).toBe('caution');
+    expect(findingIds(of({ kind: 'regenerative' }))).not.toContain('drive.overvoltage');
+    expect(level(of({ kind: 'coast' }), 'drive.braking')).toBe('caution');
+  });
+  it('below 30 r/min an encoder is wanted, unless it is there', () => {
+    expect(findingIds(conveyor(0.015))).toContain('drive.encoder');
+    expect(findingIds(conveyor(0.015, { encoder: true }))).not.toContain('drive.encoder');
+    expect(findingIds(conveyor(0.5))).not.toContain('drive.encoder');
+  });
+});
+
+describe('where it stands', () => {
+  it('earthing and height: each kind said, solid and low not', () => {
+    const earthed = (earthing: 'solid' | 'corner' | 'isolated' | 'high-resistance' | 'unknown', altitude = '100 m') =>
+      pump({}, { supply: { voltage: '400 V', frequency: '50 Hz', earthing }, place: { ambient: '30 degC', altitude } });
+    expect(findingIds(earthed('solid'))).not.toContain('drive.earthing');
+    for (const kind of ['corner', 'isolated', 'high-resistance'] as const)
+      expect(level(earthed(kind), 'drive.earthing')).toBe('caution');
+    expect(level(earthed('unknown'), 'drive.earthing')).toBe('note');
+    expect(level(earthed('solid', '2100 m'), 'drive.earthing')).toBe('caution');
+    expect(findingIds(earthed('solid', '2000 m'))).not.toContain('drive.earthing');
+  });
+  it('heat: 3 % of its rating, air for 10 K in a panel, too hot beyond 40 °C', () => {
+    const at = (driveAmbient: string) => pump({}, { place: { ambient: '30 degC', driveAmbient, altitude: '0 m', driveHousing: 'cabinet' } }); // prettier-ignore
+    const r = at('35 degC');
+    expect(figure(r, 'drive.heat')).toBeCloseTo(0.03 * figure(r, 'choice.ratedPower'), 6);
+    expect(figure(r, 'drive.airflow')).toBeCloseTo(figure(r, 'drive.heat') / 12060, 9);
+    expect(level(r, 'drive.heat')).toBe('note');
+    expect(level(at('42 degC'), 'drive.heat')).toBe('caution');
+  });
+  it('several motors: their sum, and what each needs', () => {
+    const [two, one] = [pump({ motors: 2 }), pump()];
+    expect(figure(two, 'drive.requiredCurrent')).toBeCloseTo(2 * figure(one, 'drive.requiredCurrent'), 6);
+    expect(level(two, 'drive.motors')).toBe('caution');
+    expect(findingIds(one)).not.toContain('drive.motors');
+  });
+  it('bypass, safe torque off and the way of command are said where they are asked', () => {
+    const r = pump({ bypass: true, safeTorqueOff: true, command: ['analogue', 'contacts'] });
+    expect(findingIds(r)).toEqual(expect.arrayContaining(['drive.bypass', 'drive.safe-torque-off']));
+    expect(r.drive?.command).toContain('4–20 mA');
+    expect(r.drive?.settings.find((s) => s.id === 'reference-lost')?.value).toContain('3 mA');
+    const bare = pump();
+    expect(findingIds(bare)).not.toContain('drive.bypass');
+    expect(bare.drive?.settings.find((s) => s.id === 'reference-lost')).toBeUndefined();
+    expect(bare.drive?.command).toBe('');
+  });
+  it('every setting has a value, a reason and what goes wrong otherwise', () => {
+    const settings = pump({ command: ['network'] }).drive?.settings ?? [];
+    expect(settings.length).toBeGreaterThan(20);
+    for (const s of settings) for (const text of [s.value, s.why, s.otherwise]) expect(text, s.id).not.toBe('');
+    expect(new Set(settings.map((s) => s.id)).size).toBe(settings.length);
+  });
+});
+
+describe('laws of the drive', () => {
+  const degrees = fc.integer({ min: 20, max: 50 });
+  const metres = fc.integer({ min: 0, max: 3500 });
+  it('hotter, higher or more overload never gives a smaller drive', () => {
+    const rated = (t: number, h: number, ratio: number): number => {
+      const r = pump({}, {
+        motor: { catalogue: 'iec-ip55-ie3-22kW-4p' },
+        load: { machine: 'conveyor', overload: { ratio }, demand: { kind: 'power', power: '14 kW', speed: '1470 rpm' } },
+        place: { ambient: '30 degC', driveAmbient: `${t} degC`, altitude: `${h} m` },
+      }); // prettier-ignore
+      return r.figures['drive.ratedCurrent']?.value ?? Infinity;
+    };
+    fc.assert(
+      fc.property(degrees, metres, fc.double({ min: 1, max: 2, noNaN: true }), (t, h, k) => {
+        const here = rated(t, h, k);
+        expect(rated(t + 5, h, k)).toBeGreaterThanOrEqual(here);
+        expect(rated(t, h + 400, k)).toBeGreaterThanOrEqual(here);
+        expect(rated(t, h, k * 1.2)).toBeGreaterThanOrEqual(here);
+      }),
+      { numRuns: 12 },
+    );
+  });
+  it('a longer cable never needs less', () => {
+    const does = (length: number): number =>
+      american({}, on(`${length} m`)).drive?.remedies.filter((x) => x.does).length ?? NaN;
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 200 }), (length) => {
+        expect(does(length * 2)).toBeLessThanOrEqual(does(length));
+      }),
+      { numRuns: 20 },
+    );
+  });
+  it('whatever is asked of a drive, every figure is a number', () => {
+    const some = <T>(arb: fc.Arbitrary<T>) => fc.option(arb, { nil: undefined });
+    const asked = fc.record({
+      duty: some(fc.constantFrom('normal' as const, 'heavy' as const)),
+      rectifier: some(fc.constantFrom('six-pulse' as const, 'twelve-pulse' as const, 'active' as const)),
+      choke: some(fc.integer({ min: 0, max: 200 }).map((n) => n / 1000)),
+      filter: some(fc.constantFrom('none' as const, 'reactor' as const, 'dv-dt' as const, 'sine' as const)),
+      riseTime: some(fc.double({ min: 0.02, max: 10, noNaN: true }).map((t) => `${t.toFixed(3)} us`)),
+      cooling: some(fc.constantFrom('self' as const, 'blower' as const, 'none' as const)),
+      motors: some(fc.integer({ min: 1, max: 8 })),
+      site: some(fc.record({ current: some(fc.integer({ min: 1, max: 5000 }).map((i) => `${i} A`)) })),
+      braking: some(fc.record({ time: some(fc.integer({ min: 1, max: 60 }).map((t) => `${t} s`)) })),
+    });
+    fc.assert(
+      fc.property(asked, fc.integer({ min: 1, max: 400 }), (drive, length) => {
+        const r = pump(JSON.parse(JSON.stringify(drive)), on(`${length} m`));
+        for (const [id, f] of Object.entries(r.figures))
+          if (id.startsWith('drive.')) expect(Number.isFinite(f.value), id).toBe(true);
+      }),
+      { numRuns: 40 },
+    );
+  });
+});
+
+it.each([
+  [{ duty: 'light' }, 'drive.duty', 'must be one of normal, heavy'],
+  [{ choke: 0.5 }, 'drive.choke', '0.2'],
+  [{ motors: 1.5 }, 'drive.motors', 'whole number'],
+  [{ riseTime: '3 m' }, 'drive.riseTime', 'time'],
+  [{ site: { drives: [{ power: '3 A' }] } }, 'drive.site.drives[0].power', 'power'],
+  [{ braking: { kind: 'hard' } }, 'drive.braking.kind', 'must be one of'],
+] as const)('%j says what is wrong at its field', (drive, path, words) => {
+  const reading = readCase({ format: 'pilgrim.case/1', practice: 'iec', drive });
+  expect(reading.ok).toBe(false);
+  if (reading.ok) return;
+  expect(reading.errors.map((e) => e.path)).toContain(path);
+  expect(reading.errors.find((e) => e.path === path)?.message).toContain(words);
+});
