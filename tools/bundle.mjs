@@ -10,6 +10,7 @@ await build({
     laws: 'tools/laws.ts',
     bench: 'bench/solve.ts',
     'bench-start': 'bench/start.ts',
+    'bench-drive': 'bench/drive.ts',
     golden: 'bench/golden.ts',
     fuzz: 'bench/fuzz.ts',
     choice: 'bench/choice.ts',

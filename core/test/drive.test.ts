@@ -109,6 +109,13 @@ describe('what a drive draws from its supply', () => {
     expect(r.figures['drive.distortionLimit']?.assumed[0]?.field).toBe('supply.source');
     expect(r.figures['drive.voltageDistortion']).toBeUndefined();
   });
+  it('the conductors before it by 125 % of its rated input current in North America (430.122), by all of it under IEC', () => {
+    const asked = (r: Result): number =>
+      Number(/: ([\d.]+) A at least/.exec(finding(r, 'guard.drive-device')?.text ?? '')?.[1]);
+    const [na, iec] = [american(), pump()];
+    expect(asked(na) / figure(na, 'drive.ratedInput')).toBeCloseTo(1.25, 1);
+    expect(asked(iec) / figure(iec, 'drive.ratedInput')).toBeCloseTo(1, 1);
+  });
   it('on one phase a drive of twice the size is taken, and its input is not simulated', () => {
     const [one, three] = [pump({ input: 'single-phase' }), pump()];
     expect(figure(one, 'drive.ratedCurrent')).toBeGreaterThanOrEqual(1.9 * figure(three, 'drive.requiredCurrent'));
@@ -254,7 +261,8 @@ describe('laws of the drive', () => {
     const rated = (t: number, h: number, ratio: number): number => {
       const r = pump({}, {
         motor: { catalogue: 'iec-ip55-ie3-22kW-4p' },
-        load: { machine: 'conveyor', overload: { ratio }, demand: { kind: 'power', power: '14 kW', speed: '1470 rpm' } },
+        load: { machine: 'conveyor', overload: { ratio }, demand: { kind: 'power', power: '14 kW', speed: '1470 ' +
+          'rpm' } },
         place: { ambient: '30 degC', driveAmbient: `${t} degC`, altitude: `${h} m` },
       }); // prettier-ignore
       return r.figures['drive.ratedCurrent']?.value ?? Infinity;

@@ -64,7 +64,8 @@ describe('what a motor may carry on a drive', () => {
     ...{ magnetising: 0.4, breakdown: 2.5, cooling: 'shaft-fan', reserve: 1 },
   };
   it('self-ventilated as the standards’ derating figures, read at six points', () => {
-    // NEMA MG 1 (2016), Figure 30-2, and IEC TS 60034-25 (2022), self-ventilated with the rise of its class; from memory.
+    // NEMA MG 1 (2016), Figure 30-2, and IEC TS 60034-25 (2022), self-ventilated, with the rise of its class; both from
+    // memory.
     for (const [speed, torque] of [
       [0.1, 0.55],
       [0.2, 0.65],

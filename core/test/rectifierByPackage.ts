@@ -3,7 +3,8 @@ import type { physics } from '@pilgrim/core';
 
 /**
  * A six-pulse rectifier's line current over one period, by a general ODE package (odex 2.0.4) on the same equations,
- * written apart from the simulation: from a state of three line currents and the DC voltage, its diodes switched where a bisection finds it.
+ * written apart from the simulation: from a state of three line currents and the DC voltage, its diodes
+ * switched where a bisection finds it.
  */
 export function rectifierByPackage(
   spec: Omit<physics.RectifierSpec, 'bridges'>,

@@ -75,7 +75,9 @@ export function crestAt({ line, length, edge, power, frequency, filter }: Pulsed
 
 const crests = new Map<string, number>();
 
-/** Crest at a motor of so many W with what the case says of cable, edge and filter; the doubled one where it does not. */
+/**
+ * Crest at a motor of so many W with what the case says of cable, edge and filter; the doubled one where it does not.
+ */
 export const crestFor = (
   { drive, place, supply }: Pick<Needs, 'drive' | 'place' | 'supply'>,
   line: number,

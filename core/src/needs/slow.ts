@@ -81,7 +81,8 @@ export function leastDriveSpeed(needs: Needs, motor: Motor): number {
 }
 
 /**
- * Lowest speed in r/min by the motor's heat, from nine tenths of rated speed downward: at full speed the sizing by power
+ * Lowest speed in r/min by the motor's heat, from nine tenths of rated speed downward: at full speed the
+ * sizing by power
  * has its own margin. Never below a tenth, unless something else cools it.
  */
 export function leastByHeat(heat: HeatModel, needs: Needs, rated: Pick<Motor, 'power' | 'speed'>): number {

@@ -163,6 +163,8 @@ export interface Practice {
   conduit?(sizes: readonly { readonly area: number; readonly count: number }[], kind: Conduit): Prescribed<ConduitFill>;
   /** A feeder of several motors: current its conductors carry at least, and its largest device. */
   feeder(motors: readonly FeederMotor[], other: number): Feeder;
+  /** Conductors before a drive ÷ its rated input current. */
+  readonly driveInputFactor: Prescribed<number>;
   /** What this practice asks of a drive as equipment, beside the site's limits: says where it does not keep it. */
   judgeEquipment?(drawn: EquipmentDrawn, say: (text: string, source: Source) => void): void;
   /** Standard ratings in W, ascending. */

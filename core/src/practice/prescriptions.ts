@@ -65,7 +65,10 @@ export const driveCurrent = law({
   unit: 'A',
   takes: { I_n: 'A', I_o: 'A', k: '1', m: '1' },
   formula: 'm * max(I_n, I_o / k)',
-  source: definition('Match by amperes', 'output current at least the plate current, and overload covered; of m motors the sum'),
+  source: definition(
+    'Match by amperes',
+    'output current at least the plate current, and overload covered; of m ' + 'motors the sum',
+  ),
   range: { I_n: notNegative, I_o: notNegative, k: [1, 3], m: [1, 200] },
   example: { of: { I_n: 40, I_o: 72, k: 1.5, m: 2 }, gives: 96, from: 'by hand' },
   of: ({ I_n, I_o, k, m }) => m * Math.max(I_n, I_o / k),

@@ -18,7 +18,8 @@ const [voltage, frequency, power] = [400, 50, 10_000];
 
 /**
  * A rectifier by the reactance of its source and its choke (Ω · P ÷ U²) and its capacitor's susceptance (ω C U² ÷ P),
- * all at the power it draws. A choke counts in the lines, wherever it sits. Simulated once for each; values within half a percent of each other count as one. Undefined where
+ * all at the power it draws. A choke counts in the lines, wherever it sits. Simulated once for each; values
+ * within half a percent of each other count as one. Undefined where
  * it has no steady state.
  */
 export function drawnBy(kind: RectifierKind, reactance: number, choke: number, capacitor: number): Drawn | undefined {

@@ -51,7 +51,9 @@ export const winding = requirement({
     return `${facts}, but the cable is no longer than ${metres} m.`;
   },
   remedied: ({ needs }) =>
-    (needs.supply.voltage ?? 0) >= neverAssumed || isFiltered(needs) ? 'a sine filter at the drive' : 'a dV/dt filter at the drive',
+    (needs.supply.voltage ?? 0) >= neverAssumed || isFiltered(needs)
+      ? 'a sine filter at the drive'
+      : 'a dV/dt ' + 'filter at the drive',
   holdsIf(v) {
     if (v.needs.rules.inverterDuty === 'modern' && v.motor.made === null)
       return {

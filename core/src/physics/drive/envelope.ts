@@ -5,7 +5,8 @@
  *   i² = (m φ)² + (1 − m²)(t/φ)²
  *
  * with m the magnetising share. Copper heats with i² (rotor with the torque's part), iron with φ² s^1.5 and friction
- * with s (what the fan wastes goes off with its air), and the drive’s pulses add a share of all rated losses. What may be lost falls with the cooling: a fan on
+ * with s (what the fan wastes goes off with its air), and the drive’s pulses add a share of all rated losses.
+ * What may be lost falls with the cooling: a fan on
  * the shaft leaves `still` of it at standstill. The torque is what makes the two equal.
  */
 
@@ -25,7 +26,10 @@ export interface HeatModel {
   readonly reserve: number;
 }
 
-/** Extra losses by a converter's pulses ÷ rated losses (IEC TS 60034-25, 2022: 10 to 20 % on two-level drives; from memory). */
+/**
+ * Extra losses by a converter's pulses ÷ rated losses (IEC TS 60034-25, 2022: 10 to 20 % on two-level drives; from
+ * memory).
+ */
 export const pulseLosses = 0.1;
 /** Of the rated cooling, what is left at standstill, by what cools: common practice. */
 const still = { 'shaft-fan': 0.28, open: 0.2, blower: 1, none: 1 } as const;

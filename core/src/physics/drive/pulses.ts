@@ -119,7 +119,8 @@ function filteredPeak({ step, riseTime, length, speed, surge, reflection }: Puls
 const slower = [0.25, 0.4, 0.55, 0.7, 0.85, 1] as const;
 
 /**
- * Crest at the open end of a bare cable, by the lattice of reflections. Never less than a slower edge gives: how steep a
+ * Crest at the open end of a bare cable, by the lattice of reflections. Never less than a slower edge gives:
+ * how steep a
  * drive switches is known as a limit only.
  */
 export const terminalPulse = law({

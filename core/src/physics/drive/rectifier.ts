@@ -10,7 +10,8 @@
  * a line joins U when its EMF exceeds the upper rail, and leaves when its current is nothing. Between such events the
  * equations are integrated by the classical Runge–Kutta method; events are found by the secant method. The steady
  * state is the one that repeats after a sixth of a period with the lines exchanged, by Newton's method on the state
- * at its beginning. (Without any resistance it may be one that a real, damped rectifier reaches and this one, left alone,
+ * at its beginning. (Without any resistance it may be one that a real, damped rectifier reaches and this one,
+ * left alone,
  * would swing about.) Currents of several bridges are turned back by the shift of their transformer windings and added;
  * the source's own inductance is counted in each bridge's lines. Within 0.1 % of a general integrator (tests).
  */
@@ -317,7 +318,9 @@ function eliminate(A: number[][], b: number[]): boolean {
   return true;
 }
 
-/** Unknowns at the beginning of a sixth: two currents of each bridge, the third is their sum turned; and the voltage. */
+/**
+ * Unknowns at the beginning of a sixth: two currents of each bridge, the third is their sum turned; and the voltage.
+ */
 function spread(y: readonly number[], bridges: number, x: Float64Array): void {
   for (let b = 0; b < bridges; b++) {
     const [i, j] = [y[2 * b] ?? 0, y[2 * b + 1] ?? 0];

@@ -24,7 +24,10 @@ const parts = 400;
 /** Speed ÷ its first at which a machine that runs out counts as standing. */
 export const standing = 0.02;
 
-/** Seconds in which the machine runs out by itself, with `drag` N·m of its bearings and fan; Infinity where nothing holds it. */
+/**
+ * Seconds in which the machine runs out by itself, with `drag` N·m of its bearings and fan; Infinity where nothing
+ * holds it.
+ */
 export function coastTime({ inertia, speed, load }: Turning, drag: (n: number) => number): number {
   let time = 0;
   // In equal steps of the logarithm: a fan's last turns are the long ones.

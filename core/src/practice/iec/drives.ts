@@ -1,3 +1,4 @@
+import { remembered } from '../../contract';
 import type { DriveSize, Practice } from '../practice';
 import { cell } from '../table';
 import { equipmentLimits, equipmentReach, plantVoltage } from '../usual/distortion';
@@ -6,6 +7,8 @@ import { efficiencies } from './tables/motors';
 
 /** Drives of preferred current ratings. */
 export const drives = {
+  driveInputFactor: { value: 1, source: remembered('standard', 'IEC 60364-4-43', '2008', '433.1: I_B ≤ I_n ≤ I_z') },
+
   driveSizes(voltage) {
     const sizes = currentSeries.map((current): DriveSize => {
       const rating = efficiencies.rows.findLast(([kw]) => (kw * 1000) / (Math.sqrt(3) * voltage * 0.78) <= current);
@@ -19,7 +22,9 @@ export const drives = {
     if (voltage !== undefined && voltage > plantVoltage.class2)
       say(
         `The voltage is distorted by ${(100 * voltage).toFixed(1)} %: ` +
-          `${voltage > plantVoltage.class3 ? 'more than class 3 (10 %) bears' : 'class 3 bears it (10 %), class 2 (8 %) does not'}.`,
+          (voltage > plantVoltage.class3
+            ? 'more than class 3 (10 %) bears.'
+            : 'class 3 bears it (10 %), class 2 (8 %) does not.'),
         plantVoltage.source,
       );
     if (current < equipmentReach.from || current > equipmentReach.to) return;

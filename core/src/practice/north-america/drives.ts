@@ -1,3 +1,4 @@
+import { remembered } from '../../contract';
 import { horsepower, type DriveSize, type Practice } from '../practice';
 import { cell } from '../table';
 import { voltageColumn } from './guard';
@@ -6,6 +7,10 @@ import { tableCurrents } from './tables/guard';
 /** Drives, sold beside a horsepower: the generic ladder is the code's table of currents. */
 export const drives = {
   driveServiceFactor: 1.15,
+  driveInputFactor: {
+    value: 1.25,
+    source: remembered('code', 'NFPA 70 (National Electrical Code)', '2023', '430.122(A)'),
+  },
 
   driveSizes(voltage) {
     const { column } = voltageColumn(voltage);

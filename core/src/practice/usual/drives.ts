@@ -23,8 +23,10 @@ export const driveClassSource = commonPractice(
 );
 
 /** Choke a generic drive brings, as an equivalent share at its input, by its motor's power in W. */
-export const usualChoke = (power: number): number => (power > 7600 ? 0.03 : 0);
-export const usualChokeSource = commonPractice('To about 7.5 kW (10 hp) without a choke, beyond 3 % built in');
+export const usualChoke = (power: number): number => (power > 7600 ? 0.04 : 0);
+export const usualChokeSource = commonPractice(
+  'To about 7.5 kW (10 hp) without a choke, beyond one of about 4 % built in',
+);
 
 /**
  * DC capacitor of a generic drive: F for each W of its motor's power on a line of 400 V, else in inverse proportion to

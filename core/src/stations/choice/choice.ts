@@ -358,7 +358,8 @@ export function pinnedMotor(
     return undefined;
   }
   if (plate) {
-    const made = motorOfPlate(plateAt(plate, input.supply?.frequency?.value), practice, { id: existing ? 'existing' : 'pinned-plate' });
+    const id = existing ? 'existing' : 'pinned-plate';
+    const made = motorOfPlate(plateAt(plate, input.supply?.frequency?.value), practice, { id });
     if (made.ok) return made.motor;
     w.finding(
       'choice.pin-not-used',

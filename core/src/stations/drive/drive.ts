@@ -26,7 +26,8 @@ type Remedy = NonNullable<Verdict['remedy']>;
 
 /**
  * Sizes a drive by amperes for the subject, and says what the motor can do on it, what cable and supply bear, how it
- * stops, and what to program. `verdicts`: what was found of the choice; what it is bought with needs no caution here. `onlyThisStarts`: no other
+ * stops, and what to program. `verdicts`: what was found of the choice; what it is bought with needs no
+ * caution here. `onlyThisStarts`: no other
  * method starts the motor.
  */
 export function tellDrive(

@@ -185,7 +185,8 @@ function tellMost({ w, input }: Walk, needs: Needs, subject: Subject, { heat, po
     'drive.field-weakening',
     carried ? 'note' : 'caution',
     `At ${writeQuantity(top, 'rpm')}, beyond rated speed, the voltage stays and the flux falls: torque with 1/speed, ` +
-      `breakdown torque to ${percent(breakdown)} of rated (${(1 / breakdownReserve).toFixed(2)} of it may be used), and ` +
+      `breakdown torque to ${percent(breakdown)} of rated (${(1 / breakdownReserve).toFixed(2)} of it may be ` +
+      `used), and ` +
       `the load asks ${percent(load(s))}. ` +
       (carried
         ? 'It carries that.'

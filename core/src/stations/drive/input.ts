@@ -49,6 +49,12 @@ interface At {
   readonly source: number | undefined;
 }
 
+/** Harmonic currents and fundamental of a drive, A. */
+interface Spectrum {
+  readonly harmonics: Harmonics;
+  readonly fundamental: number;
+}
+
 /** A drive's rectifier as drawn at a power of P W, of a drive for so many W rated. */
 function drawn(
   { voltage, frequency, source }: At,
@@ -60,7 +66,7 @@ function drawn(
     /** VA of the drive's rated current, which a choke's share is of. */
     readonly apparent: number;
   },
-): { readonly by: Drawn; readonly harmonics: Harmonics; readonly fundamental: number } | undefined {
+): (Spectrum & { readonly by: Drawn }) | undefined {
   const base = (voltage * voltage) / of.power;
   const choke = of.choke * (of.power / of.apparent);
   const capacitor = 2 * Math.PI * frequency * usualCapacitance(of.rated, voltage) * base;
@@ -71,7 +77,10 @@ function drawn(
   return { by, harmonics, fundamental };
 }
 
-/** Current, power factor and distortion at the supply: the rectifier simulated, then summed up with what else hangs there. */
+/**
+ * Current, power factor and distortion at the supply: the rectifier simulated, then summed up with what else hangs
+ * there.
+ */
 export function tellInput(
   walk: Walk,
   needs: Needs,
@@ -95,7 +104,8 @@ export function tellInput(
     w.finding(
       'drive.input',
       'caution',
-      'On one phase a three-phase drive gives about half its rating, and draws a third harmonic as well: its input is ' +
+      'On one phase a three-phase drive gives about half its rating, and draws a third harmonic as well: its ' +
+        'input is ' +
         'not simulated here. Ask its maker, and size wires and device by what he says.',
       { fields: ['drive.input'] },
     );
@@ -132,6 +142,7 @@ export function tellInput(
     lambda: 'drive.truePowerFactor',
   });
   w.stated('drive.currentDistortion', '1', q(own.by.distortion, '1'), taken, {
+    text: percent(own.by.distortion, 1),
     symbol: 'THD',
     field: 'drive.choke',
     ...(input.drive?.choke === undefined && {
@@ -144,7 +155,7 @@ export function tellInput(
     w.stated('drive.ratedInput', 'A', q(full.fundamental * Math.hypot(1, full.by.distortion), 'A'), taken, {
       symbol: 'I_in',
     });
-  judgeSite(walk, needs, at, own);
+  judgeSite(walk, needs, at, own, full ?? own);
   return {
     waveform: halved(own.by.wave).map((i, k, all): [number, number] => [
       Number(((360 * k) / all.length).toFixed(2)),
@@ -159,12 +170,7 @@ const short = (x: number): number => Number(x.toPrecision(4));
 const halved = (wave: readonly number[]): readonly number[] => wave.filter((_, k) => k % 2 === 0);
 
 /** Demand distortion and voltage at the point of connection, against the limits. */
-function judgeSite(
-  walk: Walk,
-  needs: Needs,
-  at: At,
-  own: { readonly harmonics: Harmonics; readonly fundamental: number },
-): void {
+function judgeSite(walk: Walk, needs: Needs, at: At, own: Spectrum, rated: Spectrum): void {
   const { input, practice, w } = walk;
   const site = input.drive?.site;
   const others = (site?.drives ?? []).flatMap(({ power, rectifier, choke }) => {
@@ -191,20 +197,29 @@ function judgeSite(
         site ? 'not given: drives and linear load added up' : 'not given: this drive’s own fundamental',
       );
   const I_L = demand.value ?? sum;
-  w.figure('drive.demandDistortion', demandDistortion, {
-    I_H: prescribed(q(rootSum(all), 'A'), {
-      ...summationSource,
-      part: `${summationSource.part ?? ''}; ${others.length + 1} drives together`,
-    }),
-    I_L: demand,
-  });
+  w.figure(
+    'drive.demandDistortion',
+    demandDistortion,
+    {
+      I_H: prescribed(q(rootSum(all), 'A'), {
+        ...summationSource,
+        part: `${summationSource.part ?? ''}; ${others.length + 1} drives together`,
+      }),
+      I_L: demand,
+    },
+    { say: (v) => percent(v, 1) },
+  );
   const fault = w.figures.get('start.faultCurrent')?.value;
   const ratio = fault === undefined ? undefined : fault / I_L;
   const row = ratio === undefined ? demandLimits.rows[0] : demandRow(ratio);
   const limit = cell(demandLimits, row, 'tdd') ?? 0;
-  w.stated('drive.distortionLimit', '1', q(limit, '1'), demandLimits.source, {
+  const tabled =
+    ratio === undefined
+      ? demandLimits.source
+      : { ...demandLimits.source, part: `Table 2, fault ÷ demand current ${Math.round(ratio)}` };
+  w.stated('drive.distortionLimit', '1', q(limit, '1'), tabled, {
     symbol: 'TDD_max',
-    text: `${percent(limit)}${ratio === undefined ? '' : ` (fault ÷ demand current ${Math.round(ratio)})`}`,
+    text: percent(limit),
     field: 'supply.source',
     ...(ratio === undefined && { assumed: 'the source is not described: the strictest row', holds: '5 %' }),
   });
@@ -218,6 +233,7 @@ function judgeSite(
       model('Source’s reactance', 'X h I_h ÷ phase voltage'),
       {
         symbol: 'THD_U',
+        text: percent(rootSum(volts), 1),
       },
     );
   const distortion = rootSum(all) / I_L;
@@ -252,9 +268,9 @@ function judgeSite(
     );
   practice.judgeEquipment?.(
     {
-      current: own.fundamental,
-      ratio: fault === undefined ? undefined : fault / own.fundamental,
-      shares: own.harmonics.map(([order, I]): [number, number] => [order, I / own.fundamental]),
+      current: rated.fundamental,
+      ratio: fault === undefined ? undefined : fault / rated.fundamental,
+      shares: rated.harmonics.map(([order, I]): [number, number] => [order, I / rated.fundamental]),
       voltage: volts && rootSum(volts),
     },
     (text, source) =>
@@ -263,13 +279,7 @@ function judgeSite(
 }
 
 /** What would do at this point of connection: the first of the usual remedies, simulated. */
-function betterThan(
-  at: At,
-  kind: RectifierKind | undefined,
-  own: { readonly harmonics: Harmonics; readonly fundamental: number },
-  demand: number,
-  limit: number,
-): string {
+function betterThan(at: At, kind: RectifierKind | undefined, own: Spectrum, demand: number, limit: number): string {
   const power = Math.sqrt(3) * at.voltage * own.fundamental;
   const tries = [
     { kind: kind ?? 'six-pulse', choke: 0.05, words: 'a choke of 5 %' },

@@ -46,7 +46,10 @@ export function tellPlacing(walk: Walk, needs: Needs, subject: Subject): void {
       'drive.heat',
       hot ? 'caution' : 'note',
       `${heatText(full)} of heat at full load: ${air} of air through the panel for ${panelRise} K` +
-        (hot ? `; from ${ambient.text} it leaves hotter than 50 °C: a cooler, or hang it elsewhere.` : '. ') +
+        (hot
+          ? `; from ${writeQuantity(ambient.value, 'degC')} it leaves hotter than 50 °C: a cooler, or hang it ` +
+            `elsewhere.`
+          : '. ') +
         (hot
           ? ''
           : 'Leave the clearances its maker asks above and below; glands that clamp the cable’s screen all round.'),
@@ -75,7 +78,8 @@ function tellEarthing({ input, w }: Walk): void {
     w.finding(
       'drive.earthing',
       'caution',
-      `One corner is earthed: two lines carry the whole voltage to earth${toEarth}. Take the drive’s filter capacitors ` +
+      `One corner is earthed: two lines carry the whole voltage to earth${toEarth}. Take the drive’s filter ` +
+        `capacitors ` +
         'and varistors to earth out as its maker says, and ask whether it is permitted at all.',
       { fields, source: earthingSource },
     );
@@ -83,7 +87,8 @@ function tellEarthing({ input, w }: Walk): void {
     w.finding(
       'drive.earthing',
       'caution',
-      `Not earthed solidly: with one line to earth the others rise to the whole line voltage${toEarth} and stay. Take the ` +
+      `Not earthed solidly: with one line to earth the others rise to the whole line voltage${toEarth} and ` +
+        `stay. Take the ` +
         'filter capacitors to earth and the varistors out; watch the insulation; the motor’s winding sees it too.',
       { fields, source: earthingSource },
     );
@@ -91,7 +96,8 @@ function tellEarthing({ input, w }: Walk): void {
     w.finding(
       'drive.earthing',
       'note',
-      'Nobody said how the source is earthed: on an unearthed or corner-earthed one the drive’s filters to earth must ' +
+      'Nobody said how the source is earthed: on an unearthed or corner-earthed one the drive’s filters to ' +
+        'earth must ' +
         'come out. Look before it is switched on.',
       { fields, source: earthingSource },
     );
@@ -121,7 +127,8 @@ function tellAround({ input, w }: Walk, needs: Needs, power: number): void {
     w.finding(
       'drive.bypass',
       'note',
-      'A bypass: two contactors that exclude each other, changed over with the motor at rest or its flux gone (1 to 2 s); ' +
+      'A bypass: two contactors that exclude each other, changed over with the motor at rest or its flux gone ' +
+        '(1 to 2 s); ' +
         'in bypass it starts on the line, and Guard’s device, contactor and overload are its own.',
       { fields: ['drive.bypass'] },
     );
@@ -129,7 +136,8 @@ function tellAround({ input, w }: Walk, needs: Needs, power: number): void {
     w.finding(
       'drive.safe-torque-off',
       'note',
-      'Safe torque off takes the torque away, not the voltage: it isolates nothing, and a hanging load needs a brake. ' +
+      'Safe torque off takes the torque away, not the voltage: it isolates nothing, and a hanging load needs a ' +
+        'brake. ' +
         'Its two channels and its test belong to the safety of the machine: whoever answers for that decides.',
       { fields: ['drive.safeTorqueOff'] },
     );

@@ -11,7 +11,9 @@ const usualCarrier = 4000;
 
 const usual = commonPractice('Commissioning of drives').title;
 
-/** What to program, in generic words: each value with its reason, where it comes from, and what goes wrong otherwise. */
+/**
+ * What to program, in generic words: each value with its reason, where it comes from, and what goes wrong otherwise.
+ */
 export function programOf(walk: Walk, needs: Needs, subject: Subject): readonly DriveSetting[] {
   const { input, w } = walk;
   const text = (id: Parameters<typeof w.figures.get>[0]): string => w.figures.get(id)?.text ?? '';

@@ -160,7 +160,8 @@ function judge({ input, rules, w }: Walk, { line, peak, rating, metres, cable, e
       `On ${volts(line)} pulses may reach ${volts(peak)}, and the winding bears ${volts(rating)}: ` +
         (filtered
           ? `the choice counts ${winding?.remedy?.text ?? 'a filter'}.`
-          : 'a sine filter (a dV/dt filter on a short cable), or order a winding for drives: impulse class C, or 3.1 × ' +
+          : 'a sine filter (a dV/dt filter on a short cable), or order a winding for drives: impulse class C, ' +
+            'or 3.1 × ' +
             'its voltage.'),
       { fields: ['drive.filter', 'plate.inverterDuty'], figures },
     );
@@ -209,7 +210,8 @@ export function tellMotors({ w }: Walk, needs: Needs): void {
   w.finding(
     'drive.motors',
     'caution',
-    `${count} motors on one drive: their currents are added; each needs an overload relay of its own, all cables count ` +
+    `${count} motors on one drive: their currents are added; each needs an overload relay of its own, all ` +
+      `cables count ` +
       'together against the drive’s limit, none may be switched on while the drive runs unless it is sized for its ' +
       'starting current, and control is by volts per hertz. They share speed, not load.',
     { fields: ['drive.motors'], figures: ['drive.requiredCurrent'] },

@@ -74,7 +74,7 @@ export function tellStopping(walk: Walk, needs: Needs, subject: Subject): void {
     n_1: prescribed(q(speed, 'rpm'), model('Highest speed on the drive', 'of the motor')),
     E_L: prescribed(q(Math.max(0, kinetic - stop.energy), 'J'), followed),
   });
-  const lowering = loweringPower(input.load?.demand, load.power);
+  const lowering = hoist ? (w.value('load.loweringPower') ?? 0) * (w.value('load.trainEfficiency') ?? 1) : 0;
   const peak = Math.max(stop.peak, lowering);
   w.stated('drive.brakingPower', 'W', q(peak, 'W'), followed, { symbol: 'P_b', ...from });
   const perHour = braking?.perHour ?? input.load?.startsPerHour;
@@ -101,8 +101,10 @@ export function tellStopping(walk: Walk, needs: Needs, subject: Subject): void {
     w.finding(
       'drive.overvoltage',
       'caution',
-      `A ramp of ${seconds(time)} pumps ${writeQuantity(q(peak, 'W'), 'W')} back: without a resistor its bus trips on ` +
-        `overvoltage (${cls ? `${cls.trip} V` : 'its limit'}). ${seconds(gentle)} or longer, or a chopper with a resistor, or a ` +
+      `A ramp of ${seconds(time)} pumps ${writeQuantity(q(peak, 'W'), 'W')} back: without a resistor its bus ` +
+        `trips on ` +
+        `overvoltage (${cls ? `${cls.trip} V` : 'its limit'}). ${seconds(gentle)} or longer, or a chopper with ` +
+        `a resistor, or a ` +
         'drive that feeds back.',
       { fields, figures, source: lossBraking.source },
     );
@@ -110,7 +112,8 @@ export function tellStopping(walk: Walk, needs: Needs, subject: Subject): void {
     w.finding(
       'drive.overvoltage',
       'caution',
-      `Lowering, the load pumps ${writeQuantity(q(lowering, 'W'), 'W')} back for as long as it goes down: a chopper whose ` +
+      `Lowering, the load pumps ${writeQuantity(q(lowering, 'W'), 'W')} back for as long as it goes down: a ` +
+        `chopper whose ` +
         'resistor bears that for good, or a drive that feeds back; and a holding brake.',
       { fields, figures },
     );
@@ -124,10 +127,3 @@ export function tellStopping(walk: Walk, needs: Needs, subject: Subject): void {
 }
 
 const chopperSource = commonPractice('A generic chopper carries about 120 % of the drive’s rated current');
-
-/** W that a load going down gives the motor: what lifting it takes, less the losses of both ways. */
-function loweringPower(demand: NonNullable<Walk['input']['load']>['demand'], lifting: number): number {
-  if (demand?.kind !== 'hoist' || !demand.mass || !demand.speed) return 0;
-  const lifted = demand.mass.value * 9.80665 * demand.speed.value;
-  return lifting > 0 ? Math.min(lifted, (lifted * lifted) / lifting) : lifted;
-}

@@ -110,9 +110,9 @@ export function tellGuard(walk: Walk, subject: Subject, needs?: Needs): GuardTol
     w.finding(
       'guard.drive-device',
       'note',
-      'Its maker names the device before a drive, and its rated input current sizes the conductors there ' +
-        '(125 % of it in North America): ask for both. These figures are the motor’s side and a bypass.',
-      { fields: ['method'] },
+      `Its maker names the device before a drive: ask. ${beforeDrive(walk)} These figures are the motor’s side and a ` +
+        'bypass.',
+      { fields: ['method'], figures: w.figures.has('drive.ratedInput') ? ['drive.ratedInput'] : [] },
     );
   const locked = value('motor.startingCurrent');
   const stall = value('start.stallTime');
@@ -153,6 +153,17 @@ export function tellGuard(walk: Walk, subject: Subject, needs?: Needs): GuardTol
       watches: [...watchesOf(walk, subject)],
     },
   };
+}
+
+/** What the conductors before a drive are sized by: its input current at rated load, as far as it is known. */
+function beforeDrive({ practice, w }: Walk): string {
+  const { value: factor } = practice.driveInputFactor;
+  const rated = w.figures.get('drive.ratedInput');
+  const asked = factor === 1 ? '' : `${Math.round(100 * factor)} % of `;
+  return rated
+    ? `Its conductors carry ${asked}its rated input current, simulated ${rated.text} for this motor: ` +
+        `${writeQuantity(factor * rated.value, 'A')} at least, and more if the drive’s plate says more.`
+    : `Its conductors carry ${asked}its rated input current, which its plate says.`;
 }
 
 /** Crossings that have findings of their own. */

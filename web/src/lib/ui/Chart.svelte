@@ -10,6 +10,8 @@
     readonly dashed?: boolean;
     /** Its name stands below its end, not above. */
     readonly labelBelow?: boolean;
+    /** Single values, each a bar. */
+    readonly bars?: boolean;
   }
   interface Props {
     title: string;
@@ -81,14 +83,15 @@
       xAxis: { ...axis, name: x, nameGap: 28 },
       yAxis: { ...axis, name: y, nameGap: 46 },
       series: series.map((s, i) => ({
-        type: 'line' as const,
+        type: s.bars ? ('bar' as const) : ('line' as const),
         name: s.name,
         data: s.points.map((p) => [...p]),
         showSymbol: false,
         color: of(i === 0 ? '--series-1' : '--series-2'),
+        barWidth: 6,
         lineStyle: { width: 2, type: s.dashed ? ('dashed' as const) : ('solid' as const) },
         endLabel: {
-          show: true,
+          show: !s.bars,
           offset: [0, offsets[i] ?? 0],
           formatter: s.name,
           ...text,

@@ -1,3 +1,4 @@
+import type { DriveSetting } from '@pilgrim/core';
 import { stringify } from 'csv-stringify/browser/esm/sync';
 import { saveFile } from '$lib/files/save';
 import type { EChart } from './chartWhenSeen';
@@ -51,4 +52,17 @@ export function saveData(title: string, x: string, lines: readonly ChartLine[]):
   const rows = lines.flatMap((l) => l.points.map(([px, py]) => [l.y, l.name, px, py]));
   const text = stringify([['Quantity', 'Series', x, 'Value'], ...rows], { bom: true, escape_formulas: true });
   saveFile(`${named(title)}.csv`, new Blob([text], { type: 'text/csv' }));
+}
+
+/** Saves what is to be programmed, for whoever commissions it: a row or an object for each setting. */
+export function saveSettings(title: string, settings: readonly DriveSetting[], kind: 'csv' | 'json'): void {
+  const columns = ['id', 'name', 'value', 'why', 'otherwise', 'source'] as const;
+  const text =
+    kind === 'json'
+      ? JSON.stringify({ format: 'pilgrim.drive-settings/1', name: title, settings }, null, 2)
+      : stringify([[...columns], ...settings.map((s) => columns.map((c) => s[c]))], {
+          bom: true,
+          escape_formulas: true,
+        });
+  saveFile(`${named(title)}.${kind}`, new Blob([text], { type: kind === 'json' ? 'application/json' : 'text/csv' }));
 }

@@ -20,7 +20,16 @@ import {
   controls as controlWords,
   demandKinds,
   dirts,
+  brakingKinds,
+  driveCommands,
+  driveCoolings,
+  driveDuties,
   driveHousings,
+  driveInputs,
+  filterNames,
+  outputFilters,
+  rectifierNames,
+  rectifiers,
   driveLocations,
   errands,
   houseRules,
@@ -139,6 +148,31 @@ export const guardRole = said(guardRoles, {
   emergency: 'emergency or life safety',
 });
 export const boardMounting = said(boardMountings, { fixed: 'fixed', withdrawable: 'withdrawable' });
+export const driveDuty = said(driveDuties, {
+  normal: 'normal: 110 % for a minute',
+  heavy: 'heavy: 150 % for a minute',
+});
+export const rectifier = said(rectifiers, rectifierNames);
+export const outputFilter = said(outputFilters, { ...filterNames, none: 'none' });
+export const driveCooling = said(driveCoolings, {
+  self: 'the fan on its shaft',
+  blower: 'a blower of its own',
+  none: 'no fan: rated without',
+});
+export const brakingKind = said(brakingKinds, {
+  coast: 'by itself',
+  ramp: 'by a ramp',
+  dc: 'by direct current',
+  chopper: 'by chopper and resistor',
+  regenerative: 'back into the supply',
+});
+export const driveInput = said(driveInputs, { 'three-phase': 'three phases', 'single-phase': 'one phase' });
+export const driveCommand = said(driveCommands, {
+  keypad: 'keypad',
+  contacts: 'contacts',
+  analogue: 'analogue signal',
+  network: 'network',
+});
 export const relayKind = plain(relayKinds);
 export const restart = said(restarts, { manual: 'by hand', automatic: 'by itself' });
 export const undervoltage = said(undervoltages, {

@@ -1,20 +1,54 @@
 <script lang="ts">
-  import { houseRule } from '$lib/ui/options';
+  import {
+    brakingKind,
+    driveCommand,
+    driveCooling,
+    driveDuty,
+    driveInput,
+    earthing,
+    houseRule,
+    outputFilter,
+    rectifier,
+    yesNo,
+  } from '$lib/ui/options';
+  import { Checkbox } from 'flowbite-svelte';
   import ChoiceField from '$lib/ui/ChoiceField.svelte';
   import Facts from '$lib/ui/Facts.svelte';
   import Figures from '$lib/ui/Figures.svelte';
+  import Fold from '$lib/ui/Fold.svelte';
   import Group from '$lib/ui/Group.svelte';
+  import NumberField from '$lib/ui/NumberField.svelte';
+  import QuantityField from '$lib/ui/QuantityField.svelte';
   import { useDesk } from '$lib/desk/desk.svelte';
+  import DriveCharts from './DriveCharts.svelte';
+  import DriveProgram from './DriveProgram.svelte';
+  import DriveRemedies from './DriveRemedies.svelte';
+  import SiteFields from './SiteFields.svelte';
 
   const desk = useDesk();
+  const view = $derived(desk().result?.drive ?? null);
+  const chosen = $derived(desk().result?.subject?.method === 'drive');
+  const commands = $derived.by((): readonly unknown[] => {
+    const value = desk().value('drive.command');
+    return Array.isArray(value) ? value : [];
+  });
+  const command = (kind: string, on: boolean): void => {
+    const list = driveCommand.map(([k]) => String(k)).filter((k) => (k === kind ? on : commands.includes(k)));
+    desk().set('drive.command', list.length > 0 ? list : undefined);
+  };
 </script>
 
 <Group
   title="Size by amperes"
-  note={desk().result?.subject?.method === 'drive'
+  note={chosen
     ? 'Amperes are what heats and trips a drive.'
     : 'No drive is chosen; this is what one for this motor would have to be.'}
 >
+  <div class="grid gap-3 sm:grid-cols-3">
+    <ChoiceField path="drive.duty" label="Duty" options={driveDuty} none="by the load" />
+    <ChoiceField path="drive.input" label="Fed by" options={driveInput} none="three phases" />
+    <NumberField path="drive.motors" label="Motors on it" placeholder="1" />
+  </div>
   <Figures
     ids={[
       'drive.requiredCurrent',
@@ -24,13 +58,96 @@
       'drive.overloadCurrent',
       'drive.powerMatch',
       'place.driveDerating',
+      'drive.heat',
+      'drive.heatPart',
+      'drive.airflow',
     ]}
     empty="A motor and a load give the drive."
   />
   <Facts of={['drive.']} />
 </Group>
-<Group title="Slow running, pulses and cable">
-  <Figures ids={['drive.minSpeed', 'drive.maxSpeed', 'drive.peakVoltage', 'drive.cableLimit']} />
+<Group title="What the motor may do on it">
+  <div class="grid gap-3 sm:grid-cols-3">
+    <ChoiceField path="drive.cooling" label="Cooled by" options={driveCooling} none="as the motor is made" />
+    <ChoiceField path="drive.encoder" label="Encoder" options={yesNo} />
+  </div>
+  <div class="mt-3"><DriveCharts of="envelope" /></div>
+  <Figures ids={['drive.minSpeed', 'drive.maxSpeed', 'drive.torqueLeast']} />
+</Group>
+<Group title="Pulses and cable">
+  <div class="grid gap-3 sm:grid-cols-3">
+    <QuantityField path="place.cable.length" label="Motor cable" dimension="length" placeholder="60 m" />
+    <QuantityField path="drive.riseTime" label="Rise time of its edges" dimension="time" placeholder="0.1 µs" />
+    <ChoiceField path="drive.filter" label="At its output" options={outputFilter} />
+    <QuantityField path="drive.carrier" label="Carrier" dimension="frequency" placeholder="4 kHz" />
+  </div>
+  <div class="mt-3"><DriveCharts of="pulses" /></div>
+  <Figures
+    ids={['drive.peakVoltage', 'drive.peakPermitted', 'drive.criticalLength', 'drive.cableLimit', 'drive.slowestEdge']}
+  />
+  {#if view && view.remedies.length > 0}<DriveRemedies remedies={view.remedies} />{/if}
+</Group>
+<Group
+  title="Supply and harmonics"
+  note="The limit is for the site at its point of connection; no drive complies by itself."
+>
+  <div class="grid gap-3 sm:grid-cols-3">
+    <ChoiceField path="drive.rectifier" label="Rectifier" options={rectifier} none="six-pulse taken" />
+    <NumberField path="drive.choke" label="Choke, as a share" placeholder="0.03" />
+    <ChoiceField path="supply.earthing" label="The source’s star point" options={earthing} />
+  </div>
+  <Fold class="mt-2" title="What else hangs there" open={desk().value('drive.site') !== undefined}><SiteFields /></Fold>
+  <Figures
+    ids={[
+      'drive.inputPower',
+      'drive.inputCurrent',
+      'drive.ratedInput',
+      'drive.truePowerFactor',
+      'drive.currentDistortion',
+      'drive.demandDistortion',
+      'drive.distortionLimit',
+      'drive.voltageDistortion',
+    ]}
+    empty={chosen ? 'A supply and a motor give it.' : 'Told where a drive is chosen.'}
+  />
+  <div class="mt-3 grid gap-3"><DriveCharts of="input" /></div>
+</Group>
+<Group title="Stopping">
+  <div class="grid gap-3 sm:grid-cols-3">
+    <ChoiceField path="drive.braking.kind" label="Stops" options={brakingKind} none="by a ramp" />
+    <QuantityField path="drive.braking.time" label="In" dimension="time" placeholder="5 s" />
+    <NumberField path="drive.braking.perHour" label="Times an hour" placeholder="6" />
+  </div>
+  <Figures
+    ids={[
+      'drive.stopTime',
+      'drive.coastTime',
+      'drive.brakingEnergy',
+      'drive.brakingPower',
+      'drive.brakingMean',
+      'drive.brakingResistance',
+      'drive.brakingLeast',
+    ]}
+    empty="A motor and a load give it."
+  />
+</Group>
+<Group
+  title="What to program"
+  note="In generic words; the maker’s manual has the names. Values marked “not said” wait for you."
+>
+  <fieldset class="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
+    <legend class="mb-1 text-[13px] text-quiet">Commanded by</legend>
+    {#each driveCommand as [kind, words] (kind)}
+      <Checkbox checked={commands.includes(kind)} onchange={(e) => command(String(kind), e.currentTarget.checked)}
+        >{words}</Checkbox
+      >
+    {/each}
+  </fieldset>
+  <div class="mb-3 grid gap-3 sm:grid-cols-3">
+    <ChoiceField path="drive.bypass" label="Bypass" options={yesNo} />
+    <ChoiceField path="drive.safeTorqueOff" label="Safe torque off" options={yesNo} />
+  </div>
+  {#if view && view.settings.length > 0}<DriveProgram drive={view} />{/if}
 </Group>
 <Group title="House rules">
   <div class="grid gap-3 sm:grid-cols-3">

@@ -14,10 +14,7 @@
     <thead><tr><th>Setting</th><th>Value</th><th>Why</th><th>What goes wrong otherwise</th></tr></thead>
     <tbody>
       {#each settings as s (s.name)}
-        <tr
-          ><td>{s.name}</td><td class="font-semibold whitespace-nowrap">{s.value}</td><td>{s.why}</td><td
-            >{s.otherwise}</td
-          ></tr
+        <tr><td>{s.name}</td><td class="min-w-28 font-semibold">{s.value}</td><td>{s.why}</td><td>{s.otherwise}</td></tr
         >
       {/each}
     </tbody>

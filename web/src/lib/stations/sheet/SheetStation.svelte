@@ -9,6 +9,7 @@
   import { useGoto } from '$lib/desk/goto';
   import { cited, fieldName, figureName, methodOfFigure, stationIds, stationNames, words } from '$lib/ui/names';
   import { textOf } from '$lib/ui/reading.svelte';
+  import StarterSettings from '$lib/stations/guard/StarterSettings.svelte';
   import CircuitSheet from '$lib/stations/guard/CircuitSheet.svelte';
   import { cautions } from './cautions';
 
@@ -151,6 +152,10 @@
 {/snippet}
 {#snippet circuitPage()}
   {#if result?.guard}<CircuitSheet guard={result.guard} />{/if}
+  {#if result?.drive && result.subject?.method === 'drive'}
+    <h2>What to program</h2>
+    <StarterSettings settings={result.drive.settings} />
+  {/if}
 {/snippet}
 {#snippet casePage()}
   <h2>Case</h2>
