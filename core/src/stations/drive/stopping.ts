@@ -74,7 +74,9 @@ export function tellStopping(walk: Walk, needs: Needs, subject: Subject): void {
     n_1: prescribed(q(speed, 'rpm'), model('Highest speed on the drive', 'of the motor')),
     E_L: prescribed(q(Math.max(0, kinetic - stop.energy), 'J'), followed),
   });
-  const lowering = hoist ? (w.value('load.loweringPower') ?? 0) * (w.value('load.trainEfficiency') ?? 1) : 0;
+  const lowering = hoist
+    ? (w.value('load.loweringPower') ?? 0) * (w.value('load.trainEfficiency') ?? input.load?.train?.efficiency ?? 1)
+    : 0;
   const peak = Math.max(stop.peak, lowering);
   w.stated('drive.brakingPower', 'W', q(peak, 'W'), followed, { symbol: 'P_b', ...from });
   const perHour = braking?.perHour ?? input.load?.startsPerHour;
