@@ -230,6 +230,26 @@ describe('where it stands', () => {
     expect(level(r, 'drive.heat')).toBe('note');
     expect(level(at('42 degC'), 'drive.heat')).toBe('caution');
   });
+  it('beyond a carrier of 4 kHz it loses 4 % for each kHz', () => {
+    const left = (carrier?: string): number => {
+      const r = pump(carrier === undefined ? {} : { carrier });
+      return figure(r, 'drive.deratedCurrent') / figure(r, 'drive.ratedCurrent');
+    };
+    expect([left(), left('4 kHz'), left('2 kHz')]).toEqual([1, 1, 1]);
+    expect(left('9 kHz')).toBeCloseTo(0.8, 9);
+    expect(left('40 kHz')).toBeCloseTo(0.5, 9);
+  });
+  it('on a generator it is said what filters do there, else not', () => {
+    const on = (kind: 'generator' | 'transformer') =>
+      pump({}, {
+        supply: {
+          ...{ voltage: '400 V', frequency: '50 Hz', earthing: 'solid' as const },
+          source: kind === 'generator' ? { kind, rating: '200 kVA' } : { kind, rating: '200 kVA', impedance: 0.04 },
+        },
+      }); // prettier-ignore
+    expect(finding(on('generator'), 'drive.input')?.text).toContain('leads at light load');
+    expect(findingIds(on('transformer'))).not.toContain('drive.input');
+  });
   it('several motors: their sum, and what each needs', () => {
     const [two, one] = [pump({ motors: 2 }), pump()];
     expect(figure(two, 'drive.requiredCurrent')).toBeCloseTo(2 * figure(one, 'drive.requiredCurrent'), 6);

@@ -1,6 +1,6 @@
 import type { Case } from '../case';
 import { commonPractice } from '../contract';
-import { horsepower, driveCurrent, overloadCurrent, singlePhaseShare, type DriveSize } from '../practice';
+import { horsepower, driveCurrent, overloadCurrent, carrierShare, singlePhaseShare, type DriveSize } from '../practice';
 import { q } from '../quantity';
 import { driveOverload } from './candidate';
 import type { Needs } from './walk';
@@ -19,9 +19,11 @@ export function driveCurrentAsked(needs: Needs, current: number, ratedTorque: nu
 /** How many motors hang on the drive. */
 export const motorsOn = (needs: Pick<Needs, 'drive'>): number => needs.drive?.motors ?? 1;
 
-/** What is left of a drive's rating by heat, height and a feed of one phase. */
+/** What is left of a drive's rating by heat, height, its carrier and a feed of one phase. */
 export const driveLeft = ({ place, drive }: Pick<Needs, 'place' | 'drive'>): number =>
-  place.driveDerating * (drive?.input === 'single-phase' ? singlePhaseShare.value : 1);
+  place.driveDerating *
+  (drive?.input === 'single-phase' ? singlePhaseShare.value : 1) *
+  (drive?.carrier ? carrierShare(drive.carrier.value) : 1);
 
 /** The sizes of the practice's ladder that match by power and by current, and the one that the house rule takes. */
 export interface DriveMatch {

@@ -33,16 +33,15 @@ const iec3_12 = remembered(
 );
 
 /**
- * IEC 61000-3-12, Table 4: share of the equipment's own fundamental that it may distort, by the least ratio of the
- * supply's fault current to its own, for 16 to 75 A.
+ * IEC 61000-3-12, Tables 3 and 4: share of the equipment's own fundamental that it may distort, by the least ratio of
+ * the supply's fault current to its own, for 16 to 75 A. From 120 on a rectifier whose fifth lies as that of a bridge
+ * with a choke does is judged by Table 4.
  */
 export const equipmentLimits: Table<'5' | '7' | '11' | '13' | 'thc'> = table(
   iec3_12, ['5', '7', '11', '13', 'thc'], [
   [33, 0.107, 0.072, 0.031, 0.02, 0.13],
   [66, 0.14, 0.09, 0.05, 0.03, 0.16],
-  [120, 0.19, 0.12, 0.07, 0.04, 0.22],
-  [250, 0.31, 0.2, 0.12, 0.07, 0.37],
-  [350, 0.4, 0.25, 0.15, 0.1, 0.48],
+  [120, 0.4, 0.25, 0.15, 0.1, 0.48],
 ]); // prettier-ignore
 /** A a phase up to which that standard reaches, and from which. */
 export const equipmentReach = { from: 16, to: 75 } as const;

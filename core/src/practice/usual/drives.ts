@@ -23,9 +23,9 @@ export const driveClassSource = commonPractice(
 );
 
 /** Choke a generic drive brings, as an equivalent share at its input, by its motor's power in W. */
-export const usualChoke = (power: number): number => (power > 7600 ? 0.04 : 0);
+export const usualChoke = (power: number): number => (power > 7600 ? 0.045 : 0);
 export const usualChokeSource = commonPractice(
-  'To about 7.5 kW (10 hp) without a choke, beyond one of about 4 % built in',
+  'To about 7.5 kW (10 hp) without a choke, beyond one of 4 to 5 % built in',
 );
 
 /**
@@ -108,3 +108,14 @@ export const multiPulse = {
   unbalance: { 'twelve-pulse': 0.015, 'eighteen-pulse': 0.005 },
   source: commonPractice('Twelve- and eighteen-pulse: 3 % transformer, bridges 1.5 and 0.5 % apart'),
 } as const;
+
+/** Torque of bearings and seals at any speed ÷ rated torque. */
+export const bearingDrag = {
+  value: 0.01,
+  source: commonPractice('Bearings and seals hold back with 1 % of rated torque'),
+};
+
+/** Share of its rating a drive keeps at a carrier in Hz: whole to 4 kHz, then 4 % less for each kHz, at least half. */
+export const carrierShare = (carrier: number): number =>
+  Math.max(0.5, Math.min(1, 1 - (0.04 * (carrier - 4000)) / 1000));
+export const carrierSource = commonPractice('Beyond a carrier of 4 kHz a drive loses about 4 % of its rating a kHz');

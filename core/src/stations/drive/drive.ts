@@ -13,7 +13,14 @@ import {
   type Subject,
   type Walk,
 } from '../../needs';
-import { deratedCurrent, driveCurrent, dutyOverload, overloadCurrent, singlePhaseShare } from '../../practice';
+import {
+  carrierSource,
+  deratedCurrent,
+  driveCurrent,
+  dutyOverload,
+  overloadCurrent,
+  singlePhaseShare,
+} from '../../practice';
 import { q, writeQuantity } from '../../quantity';
 import { tellEnvelope } from './envelope';
 import { tellInput } from './input';
@@ -158,9 +165,12 @@ function chooseSize(
   w.figure('drive.deratedCurrent', deratedCurrent, {
     I_d: 'drive.ratedCurrent',
     d_d:
-      needs.drive?.input === 'single-phase'
-        ? prescribed(q(driveLeft(needs), '1'), singlePhaseShare.source)
-        : 'place.driveDerating',
+      driveLeft(needs) === needs.place.driveDerating
+        ? 'place.driveDerating'
+        : prescribed(
+            q(driveLeft(needs), '1'),
+            needs.drive?.input === 'single-phase' ? singlePhaseShare.source : carrierSource,
+          ),
   });
   if (byPower && byCurrent && byPower !== byCurrent) {
     const small = byPower.current < byCurrent.current;

@@ -150,6 +150,14 @@ function tellAround({ input, w }: Walk, needs: Needs, power: number): void {
         fields: ['guard.capacitor'],
       },
     );
+  if (input.supply?.source?.kind === 'generator')
+    w.finding(
+      'drive.input',
+      'note',
+      'On a generator a passive filter leads at light load and upsets its regulator: one that switches off, a ' +
+        'choke, or an active front end. Nothing may be fed back into it.',
+      { fields: ['supply.source', 'drive.rectifier'] },
+    );
   const cable = needs.place.cable;
   if (cable !== undefined && cable > 50 && power < 4000)
     w.finding(

@@ -11,7 +11,7 @@ import {
   torqueRatio,
   type Turning,
 } from '../../physics';
-import { driveClass, driveClassSource, lossBraking } from '../../practice';
+import { bearingDrag, driveClass, driveClassSource, lossBraking } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
 import { benchFor } from '../../runs';
 
@@ -34,7 +34,8 @@ export function tellStopping(walk: Walk, needs: Needs, subject: Subject): void {
     speed,
     load: (n) => load.torque * torqueRatio(load.shape, n / load.speed),
   };
-  const drag = (n: number): number => (n > 0 ? frictionAt(bench.circuit, n) / (n * rad) : 0);
+  const drag = (n: number): number =>
+    bearingDrag.value * bench.ratedTorque + (n > 0 ? frictionAt(bench.circuit, n) / (n * rad) : 0);
   const coast = coastTime(turning, drag);
   if (Number.isFinite(coast) && coast < 1e5)
     w.stated('drive.coastTime', 's', q(coast, 's'), followed, { symbol: 't_c', field: 'load.inertia' });
@@ -88,7 +89,7 @@ export function tellStopping(walk: Walk, needs: Needs, subject: Subject): void {
   const taken = lossBraking.value * rated;
   const cls = driveClass(voltage);
   const quick = time < gentle * 0.999 && peak > taken;
-  if (cls && peak > 0 && (quick || hoist || kind === 'chopper')) {
+  if (cls && peak > 0 && kind !== 'regenerative' && kind !== 'dc' && (quick || hoist || kind === 'chopper')) {
     w.figure('drive.brakingResistance', brakingResistance, {
       U_c: prescribed(q(cls.chopper, 'V'), driveClassSource),
       P_b: 'drive.brakingPower',
