@@ -6,261 +6,199 @@ import { lossBraking } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
 import { triedOf } from '../../runs';
 
-/** Carrier of a generic drive where nobody says, Hz: quiet enough, and its rating holds (common practice). */
-const usualCarrier = 4000;
+/** Every setting in generic words: its name, and what goes wrong where it is set otherwise. */
+const settings = {
+  'motor-voltage': ['Motor voltage', 'wrong flux: it saturates and heats, or has no torque'],
+  'motor-frequency': ['Motor frequency', 'volts per hertz off: too much flux, or too little'],
+  'motor-current': ['Motor current', 'set to the drive’s own current the motor is not guarded'],
+  'motor-speed': ['Motor speed', 'speed sags under load, or vector control hunts'],
+  'motor-power': ['Motor power', 'its model of the motor is another motor'],
+  'overload-current': ['Overload reference', 'higher: it burns at low speed; lower: it trips at load'],
+  'overload-class': ['Overload class', 'a slow class burns a stalled motor'],
+  'current-limit': ['Current limit', 'at the plate current every acceleration trips or hangs'],
+  'ramp-up': ['Ramp up', 'shorter: it hangs at its limit; longer: waits for nothing'],
+  'ramp-down': ['Ramp down', 'shorter: the bus trips on overvoltage'],
+  jerk: ['S-curve', 'belts slip, loads swing'],
+  'least-speed': ['Least speed', 'lower: it overheats, or does not move what it should'],
+  'greatest-speed': ['Greatest speed', 'higher: power with the cube on a fan, and a burst wheel'],
+  carrier: ['Carrier', 'higher: the drive derates and cables charge; lower: it sings'],
+  filter: ['Output filter', 'a sine filter not told to the drive trips it or swings'],
+  control: ['Control', 'several motors on vector, or a hoist on volts per hertz, do not hold'],
+  boost: ['Boost', 'more: it heats at standstill; less: it does not break away'],
+  skip: ['Skip bands', 'it is torn apart slowly'],
+  'flying-start': ['Flying start', 'caught turning, the drive trips on overcurrent or overvoltage'],
+  'ride-through': ['Ride through', 'every dip stops the plant'],
+  restart: ['Restart', 'somebody is hurt'],
+  command: ['Commanded by', 'it starts from where nobody looks'],
+  reference: ['Reference', 'a dead zero looks like “stop” or runs on'],
+  'reference-lost': ['Reference lost', 'it runs away, or stops the plant at once'],
+  'link-lost': ['Link lost', 'it runs on with nobody at the wheel'],
+  'set-point': ['Set-point control', 'by hand nobody turns it down'],
+  sleep: ['Sleep', 'it cooks the water, or hunts'],
+  flux: ['Energy-saving flux', 'with quick loads it stalls'],
+  'phase-loss': ['Phase loss', 'the rectifier burns on two lines'],
+  sensor: ['Winding sensor', 'a motor with little air burns unseen'],
+} as const;
+
+/** What a setting is here, why, and where that comes from; common practice where nothing is said. */
+type Valued = readonly [id: keyof typeof settings, value: string, why: string, source?: string];
 
 const usual = commonPractice('Commissioning of drives').title;
 
-/**
- * What to program, in generic words: each value with its reason, where it comes from, and what goes wrong otherwise.
- */
+/** Carrier of a generic drive where nobody says, kHz: quiet enough, and its rating holds (common practice). */
+const usualCarrier = 4;
+
+/** What to program: each value with its reason, where it comes from, and what goes wrong otherwise. */
 export function programOf(walk: Walk, needs: Needs, subject: Subject): readonly DriveSetting[] {
-  const { input, w } = walk;
-  const text = (id: Parameters<typeof w.figures.get>[0]): string => w.figures.get(id)?.text ?? '';
-  const frequency = needs.supply.frequency;
-  const rated = numberOf(w, subject.speed);
-  const current = numberOf(w, subject.current);
-  const voltage = numberOf(w, subject.voltage);
-  const power = numberOf(w, subject.power);
-  if (rated === undefined || current === undefined || voltage === undefined || power === undefined) return [];
-  const hertz = (speed: number): string => `${((frequency * speed) / rated).toFixed(1)} Hz`;
-  const { speed, load } = needs;
-  const machine = input.load?.machine ?? '';
-  const fluid = /fan|pump|blower/.test(machine);
-  const hoist = input.load?.demand?.kind === 'hoist';
-  const rows: DriveSetting[] = [];
-  const add = (id: string, name: string, value: string, why: string, otherwise: string, source = usual): void => {
-    if (value !== '') rows.push({ id, name, value, why, otherwise, source });
-  };
-  add(
-    'motor-voltage',
-    'Motor voltage',
-    writeQuantity(q(voltage, 'V'), 'V'),
-    'from the plate, as it is connected',
-    'wrong flux: it saturates and heats, or has no torque',
-    'plate',
-  );
-  add(
-    'motor-frequency',
-    'Motor frequency',
-    `${subject.motor?.frequency ?? input.plate?.frequency?.value ?? frequency} Hz`,
-    'from the plate',
-    'volts per hertz off: too much flux, or too little',
-    'plate',
-  );
-  add(
-    'motor-current',
-    'Motor current',
-    writeQuantity(q(current, 'A'), 'A'),
-    'from the plate: overload and limits count by it',
-    'set to the drive’s own current the motor is not guarded',
-    'plate',
-  );
-  add(
-    'motor-speed',
-    'Motor speed',
-    writeQuantity(q(rated, 'rpm'), 'rpm'),
-    'from the plate: gives the slip',
-    'speed sags under load, or vector control hunts',
-    'plate',
-  );
-  add(
-    'motor-power',
-    'Motor power',
-    writeQuantity(q(power, 'W'), 'W', walk.practice.words.units),
-    'from the plate',
-    'its model of the motor is another motor',
-    'plate',
-  );
-  add(
-    'overload-current',
-    'Overload reference',
-    text('guard.overloadDial') || writeQuantity(q(current, 'A'), 'A'),
-    'the plate current; less air at low speed counted',
-    'higher: it burns at low speed; lower: it trips at load',
-  );
-  add('overload-class', 'Overload class', '10', 'no starting surge has to pass', 'a slow class burns a stalled motor');
-  const settings = subject.motor ? (triedOf(needs, subject.motor, 'drive')?.planned.settings ?? []) : [];
-  const planned = (path: string): { readonly text: string } | undefined => settings.find((s) => s.path === path);
-  add(
-    'current-limit',
-    'Current limit',
-    planned('start.drive.limit')?.text ?? `${text('drive.overload')} × plate`,
-    'above the overload, below what drive and motor bear',
-    'at the plate current every acceleration trips or hangs',
-    'simulated start',
-  );
-  add(
-    'ramp-up',
-    'Ramp up',
-    planned('start.drive.ramp')?.text ?? '',
-    'from the simulated start: within the limit',
-    'shorter: it hangs at its limit; longer: waits for nothing',
-    'simulated start',
-  );
-  const stop = input.drive?.braking?.kind === 'coast' ? 'coast' : text('drive.stopTime');
-  add(
-    'ramp-down',
-    stop === 'coast' ? 'Stop' : 'Ramp down',
-    stop,
-    stop === 'coast' ? 'as asked' : 'the quickest its bus bears, or as asked',
-    'shorter: the bus trips on overvoltage',
-    lossBraking.source.title,
-  );
-  add(
-    'jerk',
-    'S-curve',
-    hoist || /conveyor|elevator/.test(machine) ? '20 %' : '0 %',
-    hoist || /conveyor|elevator/.test(machine)
-      ? 'what hangs or lies on it must not jerk'
-      : 'nothing here minds a corner',
-    'belts slip, loads swing',
-  );
-  add(
-    'least-speed',
-    'Least speed',
-    hertz(speed.variable ? speed.min * load.speed : load.speed),
-    speed.variable ? 'as asked; the motor bears it' : 'it runs at one speed',
-    'lower: it overheats, or does not move what it should',
-    'case',
-  );
-  add(
-    'greatest-speed',
-    'Greatest speed',
-    hertz(Math.max(1, speed.max) * load.speed),
-    'as asked, within what motor and machine bear',
-    'higher: power with the cube on a fan, and a burst wheel',
-    'case',
-  );
-  add(
-    'carrier',
-    'Carrier',
-    input.drive?.carrier?.text ?? `${usualCarrier / 1000} kHz (not said)`,
-    'its rating holds there',
-    'higher: the drive derates and cables charge; lower: it sings',
-  );
-  add(
-    'filter',
-    'Output filter',
-    filterNames[input.drive?.filter ?? 'none'],
-    'as the cable asks',
-    'a sine filter not told to the drive trips it or swings',
-    'case',
-  );
-  const closed = input.drive?.encoder === true;
-  add(
-    'control',
-    'Control',
-    (needs.drive?.motors ?? 1) > 1
-      ? 'volts per hertz'
-      : (planned('start.drive.control')?.text ??
-          (closed ? 'vector with encoder' : isVariableTorque(load.shape) ? 'volts per hertz' : 'vector, no encoder')),
-    closed ? 'an encoder is there' : 'the torque at low speed it must give',
-    'several motors on vector, or a hoist on volts per hertz, do not hold',
-  );
-  add(
-    'boost',
-    'Boost',
-    planned('start.drive.boost')?.text ?? (isVariableTorque(load.shape) ? '2 %' : 'automatic'),
-    'volts lost in the winding at low frequency',
-    'more: it heats at standstill; less: it does not break away',
-  );
-  add(
-    'skip',
-    'Skip bands',
-    'set while it runs: where it sings or shakes, ± 1 Hz',
-    'resonances are found, not computed',
-    'it is torn apart slowly',
-  );
-  add(
-    'flying-start',
-    'Flying start',
-    fluid ? 'on' : 'off',
-    fluid ? 'a fan windmills, a pump runs backwards before it starts' : 'it stands before it starts',
-    'caught turning, the drive trips on overcurrent or overvoltage',
-  );
-  add(
-    'ride-through',
-    'Ride through',
-    hoist ? 'off' : 'on, kinetic',
-    hoist ? 'a load that hangs must not go on by itself' : 'a dip need not stop it: what turns feeds the bus',
-    'every dip stops the plant',
-  );
-  add(
-    'restart',
-    'Restart',
-    input.guard?.restart === 'automatic' ? 'by itself, three times an hour' : 'by hand',
-    input.guard?.restart === 'automatic' ? 'as decided at Guard' : 'it must not move by itself',
-    'somebody is hurt',
-  );
-  tellReference(input, add);
-  if (fluid && speed.variable) {
-    add(
-      'set-point',
-      'Set-point control',
-      'PI, slow: pressure or flow',
-      'speed follows the need',
-      'by hand nobody turns it down',
-    );
-    add(
-      'sleep',
-      'Sleep',
-      `below ${hertz(speed.min * load.speed)} for 60 s, wake at 95 % of the set point`,
-      'at no flow it only churns',
-      'it cooks the water, or hunts',
-    );
-  }
-  add(
-    'flux',
-    'Energy-saving flux',
-    isVariableTorque(load.shape) && speed.variable ? 'on' : 'off',
-    isVariableTorque(load.shape) ? 'a light load needs less flux' : 'torque may be asked at once',
-    'with quick loads it stalls',
-  );
-  add('phase-loss', 'Phase loss', 'trip', 'in and out', 'the rectifier burns on two lines');
-  if (input.guard?.watch?.windingSensor)
-    add('sensor', 'Winding sensor', 'trip', 'decided at Guard', 'a motor with little air burns unseen', 'case');
-  return rows;
+  const rows = [
+    ...ofMotor(walk, subject),
+    ...ofLimits(walk, needs, subject),
+    ...ofSpeed(walk, needs, subject),
+    ...ofBehaviour(walk, needs),
+    ...ofCommand(walk),
+  ];
+  return rows.flatMap(([id, value, why, source = usual]) => {
+    const [name, otherwise] = settings[id];
+    return value === '' ? [] : [{ id, name, value, why, otherwise, source }];
+  });
 }
 
-function tellReference(
-  input: Walk['input'],
-  add: (id: string, name: string, value: string, why: string, otherwise: string, source?: string) => void,
-): void {
+const frequencyOf = ({ input }: Walk, { motor }: Subject): number | undefined =>
+  motor?.frequency ?? input.plate?.frequency?.value ?? input.supply?.frequency?.value;
+
+function ofMotor(walk: Walk, subject: Subject): readonly Valued[] {
+  const { w, practice } = walk;
+  const said = (value: number | undefined, unit: 'V' | 'A' | 'rpm'): string =>
+    value === undefined ? '' : writeQuantity(value, unit);
+  const frequency = frequencyOf(walk, subject);
+  const power = numberOf(w, subject.power);
+  return [
+    ['motor-voltage', said(numberOf(w, subject.voltage), 'V'), 'from the plate, as it is connected', 'plate'],
+    ['motor-frequency', frequency === undefined ? '' : `${frequency} Hz`, 'from the plate', 'plate'],
+    ['motor-current', said(numberOf(w, subject.current), 'A'), 'overload and limits count by it', 'plate'],
+    ['motor-speed', said(numberOf(w, subject.speed), 'rpm'), 'gives the slip', 'plate'],
+    [
+      'motor-power',
+      power === undefined ? '' : writeQuantity(q(power, 'W'), 'W', practice.words.units),
+      'from the plate',
+      'plate',
+    ],
+    [
+      'overload-current',
+      w.figures.get('guard.overloadDial')?.text ?? said(numberOf(w, subject.current), 'A'),
+      'the plate current; less air at low speed counted',
+    ],
+    ['overload-class', '10', 'no starting surge has to pass'],
+  ];
+}
+
+function ofLimits({ input, w }: Walk, needs: Needs, { motor }: Subject): readonly Valued[] {
+  const run = motor ? (triedOf(needs, motor, 'drive')?.planned.settings ?? []) : [];
+  const planned = (path: string): string | undefined => run.find((s) => s.path === path)?.text;
+  const variable = isVariableTorque(needs.load.shape);
+  const closed = input.drive?.encoder === true;
+  const coasts = input.drive?.braking?.kind === 'coast';
+  const swings = hangs(input) || /conveyor|elevator/.test(input.load?.machine ?? '');
+  const vector = closed ? 'vector with encoder' : variable ? 'volts per hertz' : 'vector, no encoder';
+  return [
+    [
+      'current-limit',
+      planned('start.drive.limit') ?? `${w.figures.get('drive.overload')?.text ?? '1.5'} × plate`,
+      'above the overload, below what drive and motor bear',
+      'simulated start',
+    ],
+    ['ramp-up', planned('start.drive.ramp') ?? '', 'within the limit, as simulated', 'simulated start'],
+    coasts
+      ? ['ramp-down', 'none: it coasts', 'as asked', 'case']
+      : [
+          'ramp-down',
+          w.figures.get('drive.stopTime')?.text ?? '',
+          'the quickest its bus bears, or as asked',
+          lossBraking.source.title,
+        ],
+    ['jerk', swings ? '20 %' : '0 %', swings ? 'what hangs or lies on it must not jerk' : 'nothing minds a corner'],
+    [
+      'carrier',
+      input.drive?.carrier?.text ?? `${usualCarrier} kHz (not said)`,
+      input.drive?.carrier ? 'as asked; its rating is derated for it' : 'its rating holds there',
+    ],
+    ['filter', filterNames[input.drive?.filter ?? 'none'], 'as the cable asks', 'case'],
+    [
+      'control',
+      (needs.drive?.motors ?? 1) > 1 ? 'volts per hertz' : (planned('start.drive.control') ?? vector),
+      closed ? 'an encoder is there' : 'the torque at low speed it must give',
+    ],
+    [
+      'boost',
+      planned('start.drive.boost') ?? (variable ? '2 %' : 'automatic'),
+      'volts lost in the winding at low frequency',
+    ],
+  ];
+}
+
+function ofSpeed(walk: Walk, { speed, load }: Needs, subject: Subject): readonly Valued[] {
+  const { input, w } = walk;
+  const frequency = frequencyOf(walk, subject);
+  const rated = numberOf(w, subject.speed);
+  const hertz = (n: number): string =>
+    frequency === undefined || rated === undefined ? '' : `${((frequency * n) / rated).toFixed(1)} Hz`;
+  const least = speed.variable ? speed.min * load.speed : load.speed;
+  const rows: Valued[] = [
+    ['least-speed', hertz(least), speed.variable ? 'as asked; the motor bears it' : 'it runs at one speed', 'case'],
+    ['greatest-speed', hertz(Math.max(1, speed.max) * load.speed), 'within what motor and machine bear', 'case'],
+    ['skip', 'set while it runs: where it sings or shakes, ± 1 Hz', 'resonances are found, not computed'],
+  ];
+  if (!isFluid(input) || !speed.variable) return rows;
+  return [
+    ...rows,
+    ['set-point', 'PI, slow: pressure or flow', 'speed follows the need'],
+    ['sleep', `below ${hertz(least)} for 60 s, wake at 95 % of the set point`, 'at no flow it only churns'],
+  ];
+}
+
+const isFluid = (input: Walk['input']): boolean => /fan|pump|blower/.test(input.load?.machine ?? '');
+const hangs = (input: Walk['input']): boolean => input.load?.demand?.kind === 'hoist';
+
+function ofBehaviour({ input }: Walk, { load, speed }: Needs): readonly Valued[] {
+  const fluid = isFluid(input);
+  const hoist = hangs(input);
+  const alone = input.guard?.restart === 'automatic';
+  const spares = isVariableTorque(load.shape) && speed.variable;
+  return [
+    [
+      'flying-start',
+      fluid ? 'on' : 'off',
+      fluid ? 'a fan windmills, a pump runs backwards before it starts' : 'it stands before it starts',
+    ],
+    [
+      'ride-through',
+      hoist ? 'off' : 'on, kinetic',
+      hoist ? 'a load that hangs must not go on by itself' : 'a dip need not stop it: what turns feeds the bus',
+    ],
+    [
+      'restart',
+      alone ? 'by itself, three times an hour' : 'by hand',
+      alone ? 'as decided at Guard' : 'it must not move by itself',
+    ],
+    ['flux', spares ? 'on' : 'off', spares ? 'a light load needs less flux' : 'torque may be asked at once'],
+    ['phase-loss', 'trip', 'in and out'],
+    ['sensor', input.guard?.watch?.windingSensor ? 'trip' : '', 'decided at Guard', 'case'],
+  ];
+}
+
+function ofCommand({ input }: Walk): readonly Valued[] {
   const command = input.drive?.command ?? [];
   const words = { keypad: 'keypad', contacts: 'contacts', analogue: 'analogue signal', network: 'network' } as const;
-  add(
-    'command',
-    'Commanded by',
-    command.length === 0 ? 'contacts (not said)' : command.map((c) => words[c]).join(', '),
-    'decides inputs, outputs and wires to buy',
-    'it starts from where nobody looks',
-    'case',
-  );
-  if (command.includes('analogue')) {
-    add(
-      'reference',
-      'Reference',
-      '4 to 20 mA, 4 mA least, 20 mA greatest speed',
-      'its live zero tells a broken wire',
-      'a dead zero looks like “stop” or runs on',
+  const said = command.length === 0 ? 'contacts (not said)' : command.map((c) => words[c]).join(', ');
+  const rows: Valued[] = [['command', said, 'decides inputs, outputs and wires to buy', 'case']];
+  if (command.includes('analogue'))
+    rows.push(
+      ['reference', '4 to 20 mA, 4 mA least, 20 mA greatest speed', 'its live zero tells a broken wire'],
+      ['reference-lost', 'below 3 mA: hold the speed, alarm, stop after 30 s', 'a broken wire is seen'],
     );
-    add(
-      'reference-lost',
-      'Reference lost',
-      'below 3 mA: hold the speed, alarm, stop after 30 s',
-      'a broken wire is seen',
-      'it runs away, or stops the plant at once',
-    );
-  }
   if (command.includes('network'))
-    add(
-      'link-lost',
-      'Link lost',
-      'after 3 s: stop by ramp, alarm',
-      'nobody can stop it by the link any more',
-      'it runs on with nobody at the wheel',
-    );
+    rows.push(['link-lost', 'after 3 s: stop by ramp, alarm', 'nobody can stop it by the link any more']);
+  return rows;
 }
 
 /** Inputs and outputs that the way of command asks for, as a buying line. */
