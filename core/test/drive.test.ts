@@ -107,6 +107,8 @@ describe('what a drive draws from its supply', () => {
     const r = pump({}, { supply: { voltage: '400 V', frequency: '50 Hz' } });
     expect(figure(r, 'drive.distortionLimit')).toBe(0.05);
     expect(r.figures['drive.distortionLimit']?.assumed[0]?.field).toBe('supply.source');
+    expect(r.figures['drive.truePowerFactor']?.assumed[0]?.why).toContain('not described');
+    expect(pump().figures['drive.truePowerFactor']?.assumed[0]?.why).toContain('six-pulse');
     expect(r.figures['drive.voltageDistortion']).toBeUndefined();
   });
   it('the conductors before it by 125 % of its rated input current in North America (430.122), by all of it under IEC', () => {

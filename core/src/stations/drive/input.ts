@@ -105,8 +105,7 @@ export function tellInput(
       'drive.input',
       'caution',
       'On one phase a three-phase drive gives about half its rating, and draws a third harmonic as well: its ' +
-        'input is ' +
-        'not simulated here. Ask its maker, and size wires and device by what he says.',
+        'input is not simulated here. Ask its maker, and size wires and device by what he says.',
       { fields: ['drive.input'] },
     );
     return null;
@@ -133,8 +132,16 @@ export function tellInput(
       : { ...simulated, part: `${rectifierNames[kind]}${kind === 'six-pulse' ? '' : `; ${multiPulse.source.title}`}` };
   w.stated('drive.truePowerFactor', '1', q(own.by.powerFactor, '1'), taken, {
     symbol: 'λ',
-    field: 'drive.rectifier',
-    ...(input.drive?.rectifier === undefined && { assumed: 'not said: six-pulse', holds: 'six-pulse' }),
+    ...(at.source === undefined
+      ? {
+          field: 'supply.source',
+          assumed: `the source is not described: ${percent(usualSource)} of reactance taken`,
+          holds: percent(usualSource),
+        }
+      : {
+          field: 'drive.rectifier',
+          ...(input.drive?.rectifier === undefined && { assumed: 'not said: six-pulse', holds: 'six-pulse' }),
+        }),
   });
   w.figure('drive.inputCurrent', driveInputCurrent, {
     P: 'drive.inputPower',
