@@ -105,6 +105,9 @@ describe('parts, settings and what else watches', () => {
       ['delta contactor', false],
       ['star contactor', false],
     ]);
+    const beside = (r: Result) => r.guard?.parts.filter((p) => p.kind === 'contactor').map((p) => p.beside);
+    expect(beside(european({ reversing: true }))).toEqual([undefined, 'across']);
+    expect(beside(european({}, { method: 'star-delta' }))).toEqual([undefined, 'far-ends', 'star-point']);
     expect(contactors(european({ reversing: true }, { method: 'drive' }))).toEqual([]);
   });
   it('a soft starter is designated by its simulated start: AC-53b with a bypass, AC-53a without', () => {
@@ -126,7 +129,12 @@ describe('parts, settings and what else watches', () => {
   });
   it('an instantaneous breaker is permitted in a listed combination only: said where none is known', () => {
     const of = (device: Guard['device'], current: string) =>
-      findingIds(american({ device }, { supply: { voltage: '480 V', frequency: '60 Hz', source: { kind: 'fault-level', current } } })); // prettier-ignore
+      findingIds(
+        american(
+          { device },
+          { supply: { voltage: '480 V', frequency: '60 Hz', source: { kind: 'fault-level', current } } },
+        ),
+      );
     expect(of('instantaneous-breaker', '150 kA')).toContain('guard.only-listed');
     expect(of('instantaneous-breaker', '18 kA')).not.toContain('guard.only-listed');
     expect(of('inverse-time-breaker', '150 kA')).not.toContain('guard.only-listed');

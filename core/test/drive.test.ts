@@ -98,7 +98,10 @@ describe('what a drive draws from its supply', () => {
   });
   it('on a weak source it distorts the voltage beyond 5 % a harmonic, on a stiff one it does not', () => {
     const from = (current: string): Result =>
-      pump({ site: { current: '900 A' } }, { supply: { voltage: '400 V', frequency: '50 Hz', source: { kind: 'fault-level', current } } }); // prettier-ignore
+      pump(
+        { site: { current: '900 A' } },
+        { supply: { voltage: '400 V', frequency: '50 Hz', source: { kind: 'fault-level', current } } },
+      );
     const of = (r: Result) => r.findings.filter((f) => f.figures.includes('drive.voltageDistortion'));
     expect(of(from('0.6 kA'))).toHaveLength(1);
     expect(of(from('18 kA'))).toHaveLength(0);
@@ -156,7 +159,13 @@ describe('pulses at the motor', () => {
     expect(does).toEqual([['none', false], ['reactor', false], ['dv-dt', true], ['sine', true]]); // prettier-ignore
   });
   it('at 690 V there is an answer, with its remedy, and never a dead end', () => {
-    const r = pump({}, on('10 m', { supply: { voltage: '690 V', frequency: '50 Hz', earthing: 'solid' }, load: { machine: 'centrifugal-pump', demand: { kind: 'power', power: '90 kW', speed: '1485 rpm' } } })); // prettier-ignore
+    const r = pump(
+      {},
+      on('10 m', {
+        supply: { voltage: '690 V', frequency: '50 Hz', earthing: 'solid' },
+        load: { machine: 'centrifugal-pump', demand: { kind: 'power', power: '90 kW', speed: '1485 rpm' } },
+      }),
+    );
     expect(r.choice?.method).toBe('drive');
     expect(level(r, 'drive.insulation')).toBe('note');
     expect(findingIds(pump({}, on('10 m')))).not.toContain('drive.insulation');
@@ -178,16 +187,28 @@ describe('speed, torque and stopping', () => {
   });
   it('beyond rated speed the field weakens: carried, or said up to which speed', () => {
     const fan = (max: number) =>
-      pump({}, {
-        load: { machine: 'centrifugal-fan', demand: { kind: 'power', power: '18 kW', speed: '1475 rpm' } },
-        speed: { need: 'variable', min: 0.4, max },
-      }); // prettier-ignore
+      pump(
+        {},
+        {
+          load: { machine: 'centrifugal-fan', demand: { kind: 'power', power: '18 kW', speed: '1475 rpm' } },
+          speed: { need: 'variable', min: 0.4, max },
+        },
+      );
     expect(findingIds(fan(1))).not.toContain('drive.field-weakening');
     expect(level(fan(1.12), 'drive.field-weakening')).toBe('note');
   });
   it('a ramp quicker than its losses take trips the bus; a chopper has its resistor; slower is neither', () => {
     const fan = (braking: Drive['braking']) =>
-      pump({ braking }, { load: { machine: 'centrifugal-fan', inertia: '8 kg.m2', demand: { kind: 'power', power: '18 kW', speed: '1475 rpm' } } }); // prettier-ignore
+      pump(
+        { braking },
+        {
+          load: {
+            machine: 'centrifugal-fan',
+            inertia: '8 kg.m2',
+            demand: { kind: 'power', power: '18 kW', speed: '1475 rpm' },
+          },
+        },
+      );
     const gentle = figure(fan({ kind: 'ramp' }), 'drive.stopTime');
     expect(level(fan({ kind: 'ramp', time: `${0.5 * gentle} s` }), 'drive.overvoltage')).toBe('caution');
     expect(findingIds(fan({ kind: 'ramp', time: `${1.5 * gentle} s` }))).not.toContain('drive.overvoltage');
@@ -225,7 +246,8 @@ describe('where it stands', () => {
     expect(findingIds(earthed('solid', '2000 m'))).not.toContain('drive.earthing');
   });
   it('heat: 3 % of its rating, air for 10 K in a panel, too hot beyond 40 °C', () => {
-    const at = (driveAmbient: string) => pump({}, { place: { ambient: '30 degC', driveAmbient, altitude: '0 m', driveHousing: 'cabinet' } }); // prettier-ignore
+    const at = (driveAmbient: string) =>
+      pump({}, { place: { ambient: '30 degC', driveAmbient, altitude: '0 m', driveHousing: 'cabinet' } });
     const r = at('35 degC');
     expect(figure(r, 'drive.heat')).toBeCloseTo(0.03 * figure(r, 'choice.ratedPower'), 6);
     expect(figure(r, 'drive.airflow')).toBeCloseTo(figure(r, 'drive.heat') / 12060, 9);
@@ -243,12 +265,15 @@ describe('where it stands', () => {
   });
   it('on a generator it is said what filters do there, else not', () => {
     const on = (kind: 'generator' | 'transformer') =>
-      pump({}, {
-        supply: {
-          ...{ voltage: '400 V', frequency: '50 Hz', earthing: 'solid' as const },
-          source: kind === 'generator' ? { kind, rating: '200 kVA' } : { kind, rating: '200 kVA', impedance: 0.04 },
+      pump(
+        {},
+        {
+          supply: {
+            ...{ voltage: '400 V', frequency: '50 Hz', earthing: 'solid' as const },
+            source: kind === 'generator' ? { kind, rating: '200 kVA' } : { kind, rating: '200 kVA', impedance: 0.04 },
+          },
         },
-      }); // prettier-ignore
+      );
     expect(finding(on('generator'), 'drive.input')?.text).toContain('leads at light load');
     expect(findingIds(on('transformer'))).not.toContain('drive.input');
   });
@@ -281,12 +306,18 @@ describe('laws of the drive', () => {
   const metres = fc.integer({ min: 0, max: 3500 });
   it('hotter, higher or more overload never gives a smaller drive', () => {
     const rated = (t: number, h: number, ratio: number): number => {
-      const r = pump({}, {
-        motor: { catalogue: 'iec-ip55-ie3-22kW-4p' },
-        load: { machine: 'conveyor', overload: { ratio }, demand: { kind: 'power', power: '14 kW', speed: '1470 ' +
-          'rpm' } },
-        place: { ambient: '30 degC', driveAmbient: `${t} degC`, altitude: `${h} m` },
-      }); // prettier-ignore
+      const r = pump(
+        {},
+        {
+          motor: { catalogue: 'iec-ip55-ie3-22kW-4p' },
+          load: {
+            machine: 'conveyor',
+            overload: { ratio },
+            demand: { kind: 'power', power: '14 kW', speed: '1470 ' + 'rpm' },
+          },
+          place: { ambient: '30 degC', driveAmbient: `${t} degC`, altitude: `${h} m` },
+        },
+      );
       return r.figures['drive.ratedCurrent']?.value ?? Infinity;
     };
     fc.assert(

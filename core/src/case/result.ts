@@ -313,6 +313,8 @@ const circuitPart = z.strictObject({
   margin: z.string(),
   below: z.string(),
   figure: z.string().nullable(),
+  /** Not in the line: across the part before it, from before that to the windings' far ends, or the star point. */
+  beside: z.enum(['across', 'far-ends', 'star-point']).optional(),
 });
 export type CircuitPart = Frozen<z.output<typeof circuitPart>>;
 

@@ -2,7 +2,7 @@ import type { Case, Result } from '../case';
 import type { Motor } from '../catalogue';
 import { commonPractice, methodNames, type FigureId, type Source } from '../contract';
 import { simulate } from '../physics';
-import { faultWithMotors, practiceById, type FeederMotor } from '../practice';
+import { faultWithMotors, practiceById, runningMotorsAdd, type FeederMotor } from '../practice';
 import { q } from '../quantity';
 import { planFor } from '../runs';
 import { countedBy, type Starting } from '../stations';
@@ -55,9 +55,6 @@ export interface Board {
 /** Power factor of motors that run, together: common practice. */
 export const runningPowerFactor = { value: 0.85, source: commonPractice('Motors running together, 0.8 to 0.9') };
 
-/** What running motors add to a fault, as a multiple of their current. */
-const motorsAdd = 4;
-
 /**
  * Adds up what hangs on one board. Each case is solved; the largest start is simulated on the source with the others'
  * impedance beside it.
@@ -98,7 +95,9 @@ export function boardOf(members: readonly BoardMember[], shelf: readonly Motor[]
     device: feeder?.device === undefined ? null : { value: feeder.device, source: feeder.deviceSource },
     fault,
     faultWithMotors:
-      fault === null ? null : faultWithMotors.of({ I_k: q(fault, 'A'), k: q(motorsAdd, '1'), I_M: q(sum, 'A') }),
+      fault === null
+        ? null
+        : faultWithMotors.of({ I_k: q(fault, 'A'), k: q(runningMotorsAdd.value, '1'), I_M: q(sum, 'A') }),
     largest: largestOf(motors, fed?.result.figures['start.sourceImpedance']?.value),
     spare,
     remarks,

@@ -1,12 +1,9 @@
 import { crestFor, unfilteredLength } from '../../needs';
-import { modernSince } from '../../practice';
+import { modernSince, neverAssumed } from '../../practice';
 import { filterNames } from '../../contract';
 import { writeQuantity } from '../../quantity';
 import { code } from '../code';
 import { passIf, remedied, requirement, type Looked } from '../requirement';
-
-/** At and above this line voltage an unknown pulse rating is never assumed good, V (common practice). */
-const neverAssumed = 550;
 
 /** Pulses of the drive against what the winding bears. */
 export const winding = requirement({

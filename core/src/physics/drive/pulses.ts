@@ -72,7 +72,7 @@ function latticePeak({ step, riseTime, length, speed, reflection }: PulseSpec): 
   const delay = length / speed;
   // An edge much slower than the cable only just overshoots: by no more than the part of it that one return takes.
   const returns = riseTime / (2 * delay);
-  if (returns > 40) return step * (1 + 2 / returns);
+  if (returns > 60) return step * (1 + 1 / returns);
   // After the first edge has levelled the pattern only repeats, and fades.
   const corners = Math.ceil(returns) + 4;
   const at = (t: number): number => {
@@ -115,9 +115,6 @@ function filteredPeak({ step, riseTime, length, speed, surge, reflection }: Puls
   return Math.max(step, peak);
 }
 
-/** Shares of a cable looked at: a slower edge on the whole is the same as this one on a part. */
-const slower = [0.25, 0.4, 0.55, 0.7, 0.85, 1] as const;
-
 /**
  * Crest at the open end of a bare cable, by the lattice of reflections. Never less than a slower edge gives:
  * how steep a
@@ -138,12 +135,14 @@ export const terminalPulse = law({
     gives: 1357.6,
     from: 'twice the bus, for the cable is four times the critical length',
   },
-  of: ({ U, l, v, t_r }) =>
-    Math.max(
-      ...slower.map((share) =>
-        pulsePeak({ step: Math.SQRT2 * U, riseTime: t_r, length: l * share, speed: v, surge: 1, reflection: 1 }),
-      ),
-    ),
+  of: ({ U, l, v, t_r }) => {
+    const at = (riseTime: number): number =>
+      pulsePeak({ step: Math.SQRT2 * U, riseTime, length: l, speed: v, surge: 1, reflection: 1 });
+    // Overshoots are highest where an edge takes an odd number of returns: the next slower of these gives most.
+    const twice = (2 * l) / v;
+    const odd = 2 * Math.ceil((t_r / twice - 1) / 2) + 1;
+    return odd > 1 ? Math.max(at(t_r), at(odd * twice)) : at(t_r);
+  },
 });
 
 /** Rise time from which on a cable's reflections stay within what the winding bears. */

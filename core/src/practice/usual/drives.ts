@@ -19,7 +19,7 @@ const classes = [
 /** Class of drives for a line voltage in V; undefined where none of low voltage reaches. */
 export const driveClass = (line: number) => classes.find((c) => line <= c.to);
 export const driveClassSource = commonPractice(
-  'Drives by voltage class; a chopper works at about 390, 780, 975 and 1120 V of the DC bus',
+  'Drives by voltage class; a chopper works at about 390, 780, 975 and 1120 V of the DC bus; it trips 20 to 60 V above',
 );
 
 /** Choke a generic drive brings, as an equivalent share at its input, by its motor's power in W. */
@@ -43,7 +43,7 @@ export const cableWave = {
   surge: 80,
   source: commonPractice('Waves travel at about 150 m/µs on motor cables; surge impedance 50 to 100 Ω'),
 };
-/** Ω beside a coil by which its core damps fast waves. */
+/** Ω beside a coil by which its core damps fast waves (common practice: some hundred to some thousand). */
 export const coreDamping = 1000;
 /** Shares of rated impedance of the coils of output filters; s of a dV/dt filter's own edge. */
 export const filterCoils = { reactor: 0.03, 'dv-dt': 0.01, edge: 2e-6 } as const;
@@ -56,8 +56,8 @@ export const filterSource = commonPractice(
 /** Volts lost in an output filter at rated load, as a share. */
 export const filterDrop = { none: 0, reactor: 0.02, 'dv-dt': 0.01, sine: 0.08 } as const;
 
-/** Share of its rating a drive loses as heat at full load, and standing by. */
-export const driveLosses = { full: 0.03, idle: 0.006, source: commonPractice('A drive loses about 3 % at full load') };
+/** Share of its rating a drive loses standing by; at full load what its efficiency leaves. */
+export const driveLosses = { idle: 0.006, source: commonPractice('A drive loses about 3 % at full load') };
 /** K by which air through a panel may warm. */
 export const panelRise = 10;
 

@@ -1,3 +1,5 @@
+import { commonPractice } from '../../contract';
+
 /** Some suppliers limit starting current from about here, W (common practice). */
 export const unlimitedStart = 4000;
 
@@ -16,3 +18,12 @@ export const keeps = (value: number, limit: number): 'well' | 'tight' | 'not' =>
 
 /** Short-circuit impedance of a usual transformer (common practice; IEC 60076-5: 4 to 6 % by rating, from memory). */
 export const usualImpedance = 0.05;
+
+/** At and above this line voltage a winding is never assumed to bear a drive's pulses, V (common practice). */
+export const neverAssumed = 550;
+
+/** What running motors add to a fault, as a multiple of their current. */
+export const runningMotorsAdd = {
+  value: 4,
+  source: commonPractice('Motors feed a fault with 4 to 6 times their current for its first cycles; 4 taken'),
+};

@@ -42,6 +42,9 @@ const usualSource = 0.02;
 /** VA of a drive for each W of its motor, where its size is not known. */
 const usualApparent = 1.3;
 
+/** Of motor and drive together, of another drive of the site (common practice). */
+const usualEfficiency = 0.92;
+
 /** What hangs at the supply: V, Hz, Ω a phase, and the motor's rated power in W. */
 interface At {
   readonly voltage: number;
@@ -96,7 +99,7 @@ export function tellInput(
   const perDrive: Given<'W'> = prescribed(q(count * shaft, 'W'), model('Shaft power', `${count} motors`));
   const power = w.figure('drive.inputPower', driveInputPower, {
     P: count === 1 && w.figures.has('load.motorPower') ? 'load.motorPower' : perDrive,
-    eta_m: { ...prescribed(q(eta, '1'), model('Efficiency at this load', 'losses partly constant, partly square')) },
+    eta_m: prescribed(q(eta, '1'), model('Efficiency at this load', 'losses partly constant, partly square')),
     eta_d: prescribed(q(driveShareAtLoad, '1'), driveLosses.source),
   });
   if (power === undefined) return null;
@@ -182,7 +185,7 @@ function judgeSite(walk: Walk, needs: Needs, at: At, own: Spectrum, rated: Spect
   const site = input.drive?.site;
   const others = (site?.drives ?? []).flatMap(({ power, rectifier, choke }) => {
     if (!power) return [];
-    const taken = power.value / 0.92;
+    const taken = power.value / usualEfficiency;
     return (
       drawn(at, {
         kind: rectifier ?? 'six-pulse',

@@ -1,7 +1,7 @@
 import { commonPractice, remembered } from '../../contract';
 import { prescribed } from '../../law';
 import { driveHousing, motorsOn, numberOf, type Needs, type Subject, type Walk } from '../../needs';
-import { panelAir } from '../../physics';
+import { driveShareAtLoad, panelAir } from '../../physics';
 import { bearingSteps, driveLosses, farOversize, panelRise } from '../../practice';
 import { q, writeNumber, writeQuantity } from '../../quantity';
 
@@ -24,10 +24,10 @@ export function tellPlacing(walk: Walk, needs: Needs, subject: Subject): void {
   const current = numberOf(w, subject.current);
   if (power === undefined) return;
   const total = motorsOn(needs) * power;
-  const full = driveLosses.full * total;
+  const full = (1 - driveShareAtLoad) * total;
   w.stated('drive.heat', 'W', q(full, 'W'), driveLosses.source, { symbol: 'P_h', text: heatText(full) });
   const share = Math.min(1.2, (w.value('load.motorPower') ?? power) / power);
-  const part = (driveLosses.idle + (driveLosses.full - driveLosses.idle) * share) * total;
+  const part = driveLosses.idle * total * (1 - share) + full * share;
   w.stated('drive.heatPart', 'W', q(part, 'W'), driveLosses.source, { symbol: 'P_h', text: heatText(part) });
   const sealed = driveHousing(needs, input.place, power).startsWith('sealed');
   if (!sealed)

@@ -15,7 +15,16 @@ import {
   type Walk,
 } from '../../needs';
 import { criticalLength, doubledPulse, slowestEdge, terminalPulse } from '../../physics';
-import { bulkOf, cableWave, filterDrop, filterSource, houseRules, remedyPrice, usualEdge } from '../../practice';
+import {
+  bulkOf,
+  cableWave,
+  filterDrop,
+  filterSource,
+  houseRules,
+  neverAssumed,
+  remedyPrice,
+  usualEdge,
+} from '../../practice';
 import { q, writeQuantity } from '../../quantity';
 
 const points = 28;
@@ -117,9 +126,6 @@ interface Judged {
   readonly edge: number | undefined;
   readonly winding: Verdict | undefined;
 }
-
-/** V from which windings are never assumed to bear pulses (common practice). */
-const neverAssumed = 550;
 
 function judge({ input, rules, w }: Walk, { line, peak, rating, metres, cable, edge, winding }: Judged): void {
   const filtered = winding?.remedy != null;

@@ -1,17 +1,11 @@
-import { commonPractice, deviceNames, remembered, type Earthing } from '../../contract';
+import { deviceNames, remembered, type Earthing } from '../../contract';
 import { field, prescribed, type Given } from '../../law';
 import { numberOf, type Subject, type Walk } from '../../needs';
-import { deviceBand, earthFaultAtEnd, faultAtEnd, faultWithMotors, relayBand } from '../../practice';
+import { deviceBand, earthFaultAtEnd, faultAtEnd, faultWithMotors, relayBand, runningMotorsAdd } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
 import type { Circuit } from './cable';
 import type { DeviceTaken } from './chart';
 import type { RelayTaken } from './relay';
-
-/** What running motors add, as a multiple of their current. */
-const motorsAdd = prescribed(
-  q(4, '1'),
-  commonPractice('Motors feed a fault with 4 to 6 times their current for its first cycles; 4 taken'),
-);
 
 /** Available fault current at the starter and at the motor's end, against what the panel is rated for. */
 export function tellFault(walk: Walk, subject: Subject, circuit: Circuit | undefined): void {
@@ -35,7 +29,7 @@ export function tellFault(walk: Walk, subject: Subject, circuit: Circuit | undef
   if (others > 0)
     w.figure('guard.faultWithMotors', faultWithMotors, {
       I_k: 'guard.availableFault',
-      k: motorsAdd,
+      k: prescribed(q(runningMotorsAdd.value, '1'), runningMotorsAdd.source),
       I_M: { ...field('guard.feeder.motors', q(others, 'A')), text: `${writeQuantity(others, 'A')} beside this one` },
     });
   const level = w.figures.has('guard.faultWithMotors') ? 'guard.faultWithMotors' : 'guard.availableFault';

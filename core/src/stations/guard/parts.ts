@@ -31,13 +31,21 @@ const turnsBothWays = ({ input }: Walk): boolean => input.guard?.reversing ?? in
 
 const interlocked = 'interlocked by a bar and by contacts; AC-4 where it is inched or plugged';
 
+/** Where the contactors of a star-delta starter stand that are not in the line. */
+const windings: Partial<Record<FigureId, Pick<CircuitPart, 'range' | 'beside'>>> = {
+  'guard.contactorDelta': { range: 'from the device to the far ends of the windings', beside: 'far-ends' },
+  'guard.contactorStar': { range: 'joins the far ends of the windings', beside: 'star-point' },
+};
+
 /** A contactor of either direction where the machine is run both ways, else the one. */
 function directions(
   name: string,
   both: boolean,
   of: (name: string, range: string) => CircuitPart,
 ): readonly CircuitPart[] {
-  return both ? [of(`${name}, forward`, interlocked), of(`${name}, reverse`, interlocked)] : [of(name, '')];
+  return both
+    ? [of(`${name}, forward`, interlocked), { ...of(`${name}, reverse`, interlocked), beside: 'across' }]
+    : [of(name, '')];
 }
 
 /** What the circuit is built of. */
@@ -119,6 +127,7 @@ export function partsOf(
               rating: `${text(id)} AC-3`,
               range,
               figure: value(id) === undefined ? null : id,
+              ...windings[id],
             }),
           ),
         );

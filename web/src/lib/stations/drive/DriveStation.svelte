@@ -115,7 +115,7 @@
 <Group title="Stopping">
   <div class="grid gap-3 sm:grid-cols-3">
     <ChoiceField path="drive.braking.kind" label="Stops" options={brakingKind} none="by a ramp" />
-    <QuantityField path="drive.braking.time" label="In" dimension="time" placeholder="5 s" />
+    <QuantityField path="drive.braking.time" label="Within" dimension="time" placeholder="5 s" />
     <NumberField path="drive.braking.perHour" label="Times an hour" placeholder="6" />
   </div>
   <Figures

@@ -9,6 +9,11 @@
   const fused = $derived(String(desk().value('guard.device') ?? '').includes('fuse'));
   const northAmerican = $derived(desk().value('practice') === 'north-america');
   const row = 52;
+  const paths = {
+    across: `M30 ${-row - 20}H50V20H30`,
+    'far-ends': `M30 ${-row - 20}H50V18`,
+    'star-point': 'M50 -17V20M43 20H57',
+  } as const;
   const height = $derived(parts.length * row + 12);
   let drawing: SVGSVGElement | undefined = $state();
 
@@ -54,7 +59,14 @@
         onkeydown={(event) => keyed(event, part.figure)}
       >
         <rect x="0" y={-row / 2} width="760" height={row} fill="transparent" />
-        <g transform="translate(30, 0)"><PartSymbol kind={part.kind} {fused} {northAmerican} /></g>
+        {#if part.beside}
+          <!-- A path of its own beside the line; an open dot is the far ends of the windings. -->
+          <g fill="none" stroke="var(--ink)" stroke-width="1.5">
+            <path d={paths[part.beside]} />
+            {#if part.beside !== 'across'}<circle cx="50" cy={part.beside === 'far-ends' ? 21 : -20} r="2.5" />{/if}
+          </g>
+        {/if}
+        <g transform="translate({part.beside ? 50 : 30}, 0)"><PartSymbol kind={part.kind} {fused} {northAmerican} /></g>
         <text x="64" y="-3" fill="var(--quiet)">{part.name}</text>
         <text
           x="64"
