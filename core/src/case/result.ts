@@ -388,6 +388,17 @@ const driveCurves = z.strictObject({
     .nullable(),
   waveform: z.array(pair).nullable(),
   spectrum: z.array(pair).nullable(),
+  /** The stop: r/min, N·m, V of the bus and W of its resistor against s; where it trips the drive says by what. */
+  stop: z
+    .strictObject({
+      speed: z.array(pair),
+      torque: z.array(pair),
+      bus: z.array(pair),
+      resistor: z.array(pair),
+      trip: z.number(),
+      fault: z.string(),
+    })
+    .nullable(),
 });
 export type DriveCurves = Frozen<z.output<typeof driveCurves>>;
 
@@ -395,6 +406,10 @@ const driveSetting = z.strictObject({
   id: z.string(),
   name: z.string(),
   value: z.string(),
+  /** As a number, in the unit of its register and the register it is written to; null where there is none. */
+  number: z.number().nullable(),
+  unit: z.string(),
+  register: z.int().nullable(),
   why: z.string(),
   otherwise: z.string(),
   source: z.string(),

@@ -259,6 +259,7 @@ const drive = {
   'drive.brakingMean': ['W', 'Mean power of braking'],
   'drive.brakingResistance': ['ohm', 'Resistor at most'],
   'drive.brakingLeast': ['ohm', 'Resistor at least'],
+  'drive.stopHeat': ['1', 'Rotor heat of a stop by direct current'],
   'drive.heat': ['W', 'Heat of the drive'],
   'drive.heatPart': ['W', 'Heat at this load'],
   'drive.airflow': ['m3/s', 'Air through the panel'],

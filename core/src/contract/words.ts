@@ -114,6 +114,14 @@ export const filterNames = {
 } as const satisfies Record<OutputFilter, string>;
 export const driveCoolings = ['self', 'blower', 'none'] as const;
 export const brakingKinds = ['coast', 'ramp', 'dc', 'chopper', 'regenerative'] as const;
+export type BrakingKind = (typeof brakingKinds)[number];
+export const brakingNames: Readonly<Record<BrakingKind, string>> = {
+  coast: 'by itself',
+  ramp: 'by a ramp',
+  dc: 'by direct current',
+  chopper: 'by chopper and resistor',
+  regenerative: 'back into the supply',
+};
 export const driveInputs = ['three-phase', 'single-phase'] as const;
 export const driveCommands = ['keypad', 'contacts', 'analogue', 'network'] as const;
 export const restarts = ['manual', 'automatic'] as const;

@@ -5,3 +5,4 @@ export * from './problems';
 export * from './run';
 export * from './tried';
 export * from './spectrum';
+export * from './driven';

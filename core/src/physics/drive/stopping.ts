@@ -42,15 +42,20 @@ export function coastTime({ inertia, speed, load }: Turning, drag: (n: number) =
 }
 
 /**
- * Least seconds in which it stops while the motor brakes with no more than `brake` N·m at n r/min; the load helps.
+ * Least seconds of a straight ramp on which the motor never brakes with more than `brake` N·m at n r/min; the load and
+ * `drag` help. Infinity where nothing holds it.
  */
-export function quickestStop({ inertia, speed, load }: Turning, brake: (n: number) => number): number {
+export function quickestRamp(
+  { inertia, speed, load }: Turning,
+  brake: (n: number) => number,
+  drag: (n: number) => number,
+): number {
   let time = 0;
   for (let i = 0; i < parts; i++) {
-    const n = (speed * (parts - i - 0.5)) / parts;
-    const torque = load(n) + brake(n);
+    const n = (speed * (parts - i)) / parts;
+    const torque = load(n) + drag(n) + brake(n);
     if (!(torque > 0)) return Infinity;
-    time += (inertia * rad * (speed / parts)) / torque;
+    time = Math.max(time, (inertia * rad * speed) / torque);
   }
   return time;
 }

@@ -1,17 +1,14 @@
-import { frictionAt, seen, seenAt, seenFed, seenLength, type Circuit } from '../machine/circuit';
+import { frictionAt, seen, seenFed, seenLength, type Circuit } from '../machine/circuit';
+import { Fed, noPoint, type FedBy } from '../machine/fed';
 import type { Feed } from '../supply/network';
 import { startTorqueAt, type Run, type RunEvent, type StartLoad } from './run';
 import { arrived, columnsOf, longest } from './runup';
 
 /** A drive's settings: seconds from standstill to rated frequency, A at the motor, final speed in r/min. */
-export interface DrivePlan {
+export interface DrivePlan extends FedBy {
   readonly method: 'drive';
   readonly ramp: number;
-  readonly limit: number;
   readonly speed: number;
-  /** `vector`: holds the flux from standstill; `scalar`: volts per hertz, with `boost` of rated voltage at zero. */
-  readonly control: 'vector' | 'scalar';
-  readonly boost: number;
 }
 
 export interface DriveSpec {
@@ -49,132 +46,23 @@ function between(table: Float64Array, x: number): number {
   return low + (at - i) * ((table[i + 1] ?? 0) - low);
 }
 
-/** One working point behind a drive: what the motor gives and takes. */
-interface Point {
-  torque: number;
-  current: number;
-  stator: number;
-  rotor: number;
-  core: number;
-}
-
 /**
- * The motor behind a drive at n r/min with slip frequency f2, written into `p`. Up to base frequency a vector drive
- * holds the air-gap
- * flux of the rated point, a scalar one volts per hertz with its boost; above, voltage stays and flux falls.
+ * What a motor bears from hot while it stands at its rated voltage for `stallTime` s: A²s of its stator and J of its
+ * rotor.
  */
-class Fed {
-  readonly #view = new Float64Array(seenLength);
-  readonly #ratedEmf: number;
-
-  constructor(
-    readonly circuit: Circuit,
-    readonly plan: DrivePlan,
-  ) {
-    const c = circuit;
-    const s = 1 - (c.ratedSpeed * c.poles) / (120 * c.frequency);
-    this.#ratedEmf = this.#emf(c.frequency, s, c.voltage);
-  }
-
-  /** Air-gap voltage per phase at frequency f and slip s with line voltage U. */
-  #emf(f: number, s: number, U: number): number {
-    const c = this.circuit;
-    seenAt(c, f, s, this.#view);
-    const r = this.#view[seen.resistance] ?? 0;
-    const x = this.#view[seen.reactance] ?? 0;
-    const inner = length(r - c.statorResistance - (c.strayResistance ?? 0), x - (c.statorReactance * f) / c.frequency);
-    return ((U / rootThree) * inner) / length(r, x);
-  }
-
-  solve(n: number, f2: number, p: Point): void {
-    const c = this.circuit;
-    const f = Math.max(1e-3, (n * c.poles) / 120 + f2);
-    const s = f2 / f;
-    seenAt(c, f, Math.abs(s) < 1e-6 ? 1e-6 : s, this.#view);
-    const r = this.#view[seen.resistance] ?? 0;
-    const x = this.#view[seen.reactance] ?? 0;
-    const share = Math.min(1, f / c.frequency);
-    const most = c.voltage / rootThree;
-    let current: number;
-    if (this.plan.control === 'vector') {
-      // Flux held: current is the air-gap voltage over what lies behind it; the voltage that needs is bounded by the
-      // line's.
-      const inner = length(
-        r - c.statorResistance - (c.strayResistance ?? 0),
-        x - (c.statorReactance * f) / c.frequency,
-      );
-      current = Math.min((this.#ratedEmf * share) / inner, most / length(r, x));
-    } else {
-      const volts = this.plan.boost + (1 - this.plan.boost) * share;
-      current = (most * volts) / length(r, x);
-    }
-    const square = current * current;
-    const gap = square * (this.#view[seen.airGap] ?? 0);
-    p.current = current;
-    p.torque = (gap * c.poles) / (4 * pi * f);
-    p.stator = 3 * square * (c.statorResistance + (c.strayResistance ?? 0));
-    p.rotor = gap * s;
-    p.core = square * (this.#view[seen.core] ?? 0);
-  }
-
-  /** Slip frequency of the most torque within the current limit at n r/min. */
-  most(n: number, p: Point): number {
-    let best = 0;
-    let torque = -Infinity;
-    let f2 = 0.02;
-    const end = 0.5 * this.circuit.frequency;
-    // Torque rises with slip frequency until the limit or pull-out is met.
-    for (; f2 < end; f2 *= 1.25) {
-      this.solve(n, f2, p);
-      if (p.current > this.plan.limit || p.torque < torque) break;
-      best = f2;
-      torque = p.torque;
-    }
-    let high = Math.min(end, f2);
-    for (let i = 0; i < 18; i++) {
-      const mid = (best + high) / 2;
-      this.solve(n, mid, p);
-      if (p.current <= this.plan.limit && p.torque >= torque) {
-        best = mid;
-        torque = p.torque;
-      } else high = mid;
-    }
-    this.solve(n, best, p);
-    return best;
-  }
-
-  /**
-   * The point that gives torque T at n r/min, T between nothing and the torque of slip frequency `most`: by regula
-   * falsi (Illinois).
-   */
-  give(n: number, T: number, most: number, p: Point): void {
-    let low = T < 0 ? -most : 0;
-    this.solve(n, low, p);
-    let below = p.torque - T;
-    let high = T < 0 ? 0 : most;
-    this.solve(n, high, p);
-    let above = p.torque - T;
-    for (let i = 0; i < 12 && Math.abs(above - below) > 1e-9; i++) {
-      const mid = Math.max(low, Math.min(high, low - (below * (high - low)) / (above - below)));
-      this.solve(n, mid, p);
-      const off = p.torque - T;
-      if (Math.abs(off) < 1e-5 * Math.abs(T) + 1e-6) return;
-      if (off < 0) {
-        low = mid;
-        below = off;
-        above /= 2;
-      } else {
-        high = mid;
-        above = off;
-        below /= 2;
-      }
-    }
-  }
+export function stallHeat(c: Circuit, stallTime: number): { readonly stator: number; readonly rotor: number } {
+  const view = new Float64Array(seenLength);
+  seenFed(c, c.voltage, c.frequency, 1, view);
+  const locked = c.voltage / rootThree / length(view[seen.resistance] ?? 1, view[seen.reactance] ?? 1);
+  return {
+    stator: locked * locked * stallTime,
+    rotor: locked * locked * (view[seen.airGap] ?? 1) * stallTime,
+  };
 }
 
 /** Most torque in N·m a motor gives at n r/min behind a drive with these settings. */
 export function driveTorqueAt(circuit: Circuit, plan: DrivePlan, n: number): number {
-  const p: Point = { torque: 0, current: 0, stator: 0, rotor: 0, core: 0 };
+  const p = noPoint();
   new Fed(circuit, plan).most(n, p);
   return p.torque;
 }
@@ -188,7 +76,7 @@ export function driveTorqueAt(circuit: Circuit, plan: DrivePlan, n: number): num
 export function runOnDrive(spec: DriveSpec): Run {
   const { circuit, feed, plan, load, inertia } = spec;
   const fed = new Fed(circuit, plan);
-  const p: Point = { torque: 0, current: 0, stator: 0, rotor: 0, core: 0 };
+  const p = noPoint();
   const baseSpeed = (120 * circuit.frequency) / circuit.poles;
   const goal = plan.speed;
   const rising = Math.max(plan.ramp, 1e-3) * (goal / baseSpeed);
@@ -208,11 +96,7 @@ export function runOnDrive(spec: DriveSpec): Run {
   const trace = spec.traced ? new Float64Array(9 * (most + 2)) : undefined;
   const events: RunEvent[] = [];
   const energy = { input: 0, stator: 0, rotor: 0, core: 0, friction: 0, load: 0, kinetic: 0 };
-  const view = new Float64Array(seenLength);
-  seenFed(circuit, circuit.voltage, circuit.frequency, 1, view);
-  const locked = circuit.voltage / rootThree / length(view[seen.resistance] ?? 1, view[seen.reactance] ?? 1);
-  const permitted = locked * locked * spec.stallTime;
-  const permittedRotor = locked * locked * (view[seen.airGap] ?? 1) * spec.stallTime;
+  const permitted = stallHeat(circuit, spec.stallTime);
   let n = 0;
   let t = 0;
   let row = 0;
@@ -264,7 +148,7 @@ export function runOnDrive(spec: DriveSpec): Run {
           startTorqueAt(load, n),
           bus,
           Math.min(1, n / baseSpeed) * circuit.voltage,
-          Math.max(squared / permitted, energy.rotor / permittedRotor),
+          Math.max(squared / permitted.stator, energy.rotor / permitted.rotor),
         ],
         row * 9,
       );
@@ -307,8 +191,8 @@ export function runOnDrive(spec: DriveSpec): Run {
     terminalDip: 0,
     margin: margin === Infinity ? 0 : margin,
     marginSpeed,
-    statorHeat: squared / permitted,
-    rotorHeat: energy.rotor / permittedRotor,
+    statorHeat: squared / permitted.stator,
+    rotorHeat: energy.rotor / permitted.rotor,
     energy,
     events,
     trace: trace && columnsOf(trace, row),

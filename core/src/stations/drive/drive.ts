@@ -27,7 +27,7 @@ import { tellInput } from './input';
 import { tellPlacing } from './placing';
 import { commandLine, programOf } from './program';
 import { tellMotors, tellPulses } from './pulses';
-import { tellStopping } from './stopping';
+import { stopCurve, tellStopping } from './stopping';
 
 type Remedy = NonNullable<Verdict['remedy']>;
 
@@ -96,7 +96,7 @@ export function tellDrive(
     verdicts.find((v) => v.requirement === 'winding'),
   );
   tellMotors(walk, needs);
-  tellStopping(walk, needs, subject);
+  const stopping = tellStopping(walk, needs, subject);
   tellPlacing(walk, needs, subject);
   // What no drive feeds, and nobody asked of one, is spared the simulation of its rectifier.
   const drawn = subject.method === 'drive' || walk.input.drive !== undefined ? tellInput(walk, needs, subject) : null;
@@ -123,11 +123,18 @@ export function tellDrive(
       {},
     );
   }
+  const settings = [...programOf(walk, needs, subject, stopping)];
   return {
-    curves: { envelope, pulses, waveform: drawn?.waveform ?? null, spectrum: drawn?.spectrum ?? null },
+    curves: {
+      envelope,
+      pulses,
+      waveform: drawn?.waveform ?? null,
+      spectrum: drawn?.spectrum ?? null,
+      stop: stopping && subject.method === 'drive' ? stopCurve(stopping, settings) : null,
+    },
     view: {
       command: commandLine(walk.input),
-      settings: [...programOf(walk, needs, subject)],
+      settings,
       remedies: compared,
     },
   };

@@ -1,10 +1,11 @@
-import type { DriveSetting } from '../../case';
-import { commonPractice, filterNames } from '../../contract';
+import type { DriveSetting, StartSetting } from '../../case';
+import { brakingKinds, brakingNames, commonPractice, filterNames } from '../../contract';
 import { numberOf, type Needs, type Subject, type Walk } from '../../needs';
-import { isVariableTorque } from '../../physics';
+import { driveSettings, isVariableTorque, type DriveSettingId } from '../../physics';
 import { lossBraking } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
 import { triedOf } from '../../runs';
+import type { Stopping } from './stopping';
 
 /** Every setting in generic words: its name, and what goes wrong where it is set otherwise. */
 const settings = {
@@ -18,6 +19,8 @@ const settings = {
   'current-limit': ['Current limit', 'at the plate current every acceleration trips or hangs'],
   'ramp-up': ['Ramp up', 'shorter: it hangs at its limit; longer: waits for nothing'],
   'ramp-down': ['Ramp down', 'shorter: the bus trips on overvoltage'],
+  stop: ['Stopping', 'it runs out for minutes, or its bus trips'],
+  resistor: ['Braking resistor', 'of more ohms: the bus trips; of fewer: the chopper burns'],
   jerk: ['S-curve', 'belts slip, loads swing'],
   'least-speed': ['Least speed', 'lower: it overheats, or does not move what it should'],
   'greatest-speed': ['Greatest speed', 'higher: power with the cube on a fan, and a burst wheel'],
@@ -40,8 +43,17 @@ const settings = {
   sensor: ['Winding sensor', 'a motor with little air burns unseen'],
 } as const;
 
+/** What a setting is in words, and as a number in the unit of its register. */
+interface Set {
+  readonly text: string;
+  readonly number: number;
+}
 /** What a setting is here, why, and where that comes from; common practice where nothing is said. */
-type Valued = readonly [id: keyof typeof settings, value: string, why: string, source?: string];
+type Valued = readonly [id: keyof typeof settings, value: string | Set, why: string, source?: string];
+
+const set = (text: string, number: number | undefined): string | Set =>
+  number === undefined || text === '' ? text : { text, number };
+const isRegister = (id: string): id is DriveSettingId => id in driveSettings;
 
 const usual = commonPractice('Commissioning of drives').title;
 
@@ -49,17 +61,26 @@ const usual = commonPractice('Commissioning of drives').title;
 const usualCarrier = 4;
 
 /** What to program: each value with its reason, where it comes from, and what goes wrong otherwise. */
-export function programOf(walk: Walk, needs: Needs, subject: Subject): readonly DriveSetting[] {
+export function programOf(
+  walk: Walk,
+  needs: Needs,
+  subject: Subject,
+  stopping: Stopping | undefined,
+): readonly DriveSetting[] {
   const rows = [
     ...ofMotor(walk, subject),
     ...ofLimits(walk, needs, subject),
+    ...ofStopping(walk, subject, stopping),
     ...ofSpeed(walk, needs, subject),
     ...ofBehaviour(walk, needs),
     ...ofCommand(walk),
   ];
   return rows.flatMap(([id, value, why, source = usual]) => {
     const [name, otherwise] = settings[id];
-    return value === '' ? [] : [{ id, name, value, why, otherwise, source }];
+    const { text, number } = typeof value === 'string' ? { text: value, number: null } : value;
+    const register = number !== null && isRegister(id) ? driveSettings[id] : undefined;
+    const at = { register: register?.address ?? null, number: register ? number : null, unit: register?.unit ?? '' };
+    return text === '' ? [] : [{ id, name, value: text, ...at, why, otherwise, source }];
   });
 }
 
@@ -68,70 +89,102 @@ const frequencyOf = ({ input }: Walk, { motor }: Subject): number | undefined =>
 
 function ofMotor(walk: Walk, subject: Subject): readonly Valued[] {
   const { w, practice } = walk;
-  const said = (value: number | undefined, unit: 'V' | 'A' | 'rpm'): string =>
-    value === undefined ? '' : writeQuantity(value, unit);
+  const said = (value: number | undefined, unit: 'V' | 'A' | 'rpm'): string | Set =>
+    value === undefined ? '' : set(writeQuantity(value, unit), value);
   const frequency = frequencyOf(walk, subject);
   const power = numberOf(w, subject.power);
   return [
     ['motor-voltage', said(numberOf(w, subject.voltage), 'V'), 'from the plate, as it is connected', 'plate'],
-    ['motor-frequency', frequency === undefined ? '' : `${frequency} Hz`, 'from the plate', 'plate'],
+    ['motor-frequency', frequency === undefined ? '' : set(`${frequency} Hz`, frequency), 'from the plate', 'plate'],
     ['motor-current', said(numberOf(w, subject.current), 'A'), 'overload and limits count by it', 'plate'],
     ['motor-speed', said(numberOf(w, subject.speed), 'rpm'), 'gives the slip', 'plate'],
     [
       'motor-power',
-      power === undefined ? '' : writeQuantity(q(power, 'W'), 'W', practice.words.units),
+      power === undefined ? '' : set(writeQuantity(q(power, 'W'), 'W', practice.words.units), power),
       'from the plate',
       'plate',
     ],
     [
       'overload-current',
-      w.figures.get('guard.overloadDial')?.text ?? said(numberOf(w, subject.current), 'A'),
+      said(w.value('guard.overloadDial') ?? numberOf(w, subject.current), 'A'),
       'the plate current; less air at low speed counted',
     ],
-    ['overload-class', '10', 'no starting surge has to pass'],
+    ['overload-class', set('10', 10), 'no starting surge has to pass'],
   ];
 }
 
-function ofLimits({ input, w }: Walk, needs: Needs, { motor }: Subject): readonly Valued[] {
+function ofLimits({ input, w }: Walk, needs: Needs, { motor, ...subject }: Subject): readonly Valued[] {
   const run = motor ? (triedOf(needs, motor, 'drive')?.planned.settings ?? []) : [];
-  const planned = (path: string): string | undefined => run.find((s) => s.path === path)?.text;
+  const planned = (path: string): StartSetting | undefined => run.find((s) => s.path === path);
   const variable = isVariableTorque(needs.load.shape);
   const closed = input.drive?.encoder === true;
-  const coasts = input.drive?.braking?.kind === 'coast';
   const swings = hangs(input) || /conveyor|elevator/.test(input.load?.machine ?? '');
   const vector = closed ? 'vector with encoder' : variable ? 'volts per hertz' : 'vector, no encoder';
+  const ramp = planned('start.drive.ramp');
+  const boost = planned('start.drive.boost');
+  const limit = numeric(planned('start.drive.limit')) ?? w.value('drive.overload') ?? 1.5;
+  const current = numberOf(w, subject.current);
+  const control = (needs.drive?.motors ?? 1) > 1 ? 'volts per hertz' : (planned('start.drive.control')?.text ?? vector);
+  const amperes = current === undefined ? undefined : limit * current;
   return [
     [
       'current-limit',
-      planned('start.drive.limit') ?? `${w.figures.get('drive.overload')?.text ?? '1.5'} × plate`,
+      set(`${amperes === undefined ? '' : `${writeQuantity(amperes, 'A')}, `}${limit} × rated`, amperes),
       'above the overload, below what drive and motor bear',
       'simulated start',
     ],
-    ['ramp-up', planned('start.drive.ramp') ?? '', 'within the limit, as simulated', 'simulated start'],
-    coasts
-      ? ['ramp-down', 'none: it coasts', 'as asked', 'case']
-      : [
-          'ramp-down',
-          w.figures.get('drive.stopTime')?.text ?? '',
-          'the quickest its bus bears, or as asked',
-          lossBraking.source.title,
-        ],
-    ['jerk', swings ? '20 %' : '0 %', swings ? 'what hangs or lies on it must not jerk' : 'nothing minds a corner'],
+    ['ramp-up', set(ramp?.text ?? '', numeric(ramp)), 'within the limit, as simulated', 'simulated start'],
+    [
+      'jerk',
+      swings ? set('20 %', 0.2) : set('0 %', 0),
+      swings ? 'what hangs or lies on it must not jerk' : 'nothing minds a corner',
+    ],
     [
       'carrier',
-      input.drive?.carrier?.text ?? `${usualCarrier} kHz (not said)`,
+      set(
+        input.drive?.carrier?.text ?? `${usualCarrier} kHz (not said)`,
+        input.drive?.carrier?.value ?? 1000 * usualCarrier,
+      ),
       input.drive?.carrier ? 'as asked; its rating is derated for it' : 'its rating holds there',
     ],
     ['filter', filterNames[input.drive?.filter ?? 'none'], 'as the cable asks', 'case'],
     [
       'control',
-      (needs.drive?.motors ?? 1) > 1 ? 'volts per hertz' : (planned('start.drive.control') ?? vector),
+      set(control, /vector/.test(control) ? 1 : 0),
       closed ? 'an encoder is there' : 'the torque at low speed it must give',
     ],
     [
       'boost',
-      planned('start.drive.boost') ?? (variable ? '2 %' : 'automatic'),
+      boost ? set(boost.text, numeric(boost)) : variable ? set('2 %', 0.02) : 'automatic',
       'volts lost in the winding at low frequency',
+    ],
+  ];
+}
+
+const numeric = (s: StartSetting | undefined): number | undefined =>
+  typeof s?.value === 'number' ? s.value : undefined;
+
+function ofStopping(walk: Walk, subject: Subject, stopping: Stopping | undefined): readonly Valued[] {
+  if (!stopping) return [];
+  const { kind, time, speed } = stopping;
+  const rated = numberOf(walk.w, subject.speed);
+  // From rated frequency, as the ramp up is told.
+  const ramp = time !== undefined && rated !== undefined ? (time * rated) / speed : undefined;
+  const ohms = walk.w.figures.get('drive.brakingResistance');
+  return [
+    ['stop', set(brakingNames[kind], brakingKinds.indexOf(kind)), 'as asked, or as the load wants it'],
+    kind === 'coast'
+      ? ['ramp-down', 'none: it coasts', 'as asked', 'case']
+      : [
+          'ramp-down',
+          ramp === undefined ? '' : set(writeQuantity(ramp, 's'), ramp),
+          'as asked, or as it goes up where its bus bears that',
+          lossBraking.source.title,
+        ],
+    [
+      'resistor',
+      kind === 'chopper' && ohms ? set(`${ohms.text} at most`, ohms.value) : '',
+      'takes the power of the stop at the chopper’s voltage',
     ],
   ];
 }
@@ -142,10 +195,12 @@ function ofSpeed(walk: Walk, { speed, load }: Needs, subject: Subject): readonly
   const rated = numberOf(w, subject.speed);
   const hertz = (n: number): string =>
     frequency === undefined || rated === undefined ? '' : `${((frequency * n) / rated).toFixed(1)} Hz`;
+  const setTo = (n: number): string | Set =>
+    set(hertz(n), frequency === undefined || rated === undefined ? undefined : (frequency * n) / rated);
   const least = speed.variable ? speed.min * load.speed : load.speed;
   const rows: Valued[] = [
-    ['least-speed', hertz(least), speed.variable ? 'as asked; the motor bears it' : 'it runs at one speed', 'case'],
-    ['greatest-speed', hertz(Math.max(1, speed.max) * load.speed), 'within what motor and machine bear', 'case'],
+    ['least-speed', setTo(least), speed.variable ? 'as asked; the motor bears it' : 'it runs at one speed', 'case'],
+    ['greatest-speed', setTo(Math.max(1, speed.max) * load.speed), 'within what motor and machine bear', 'case'],
     ['skip', 'set while it runs: where it sings or shakes, ± 1 Hz', 'resonances are found, not computed'],
   ];
   if (!isFluid(input) || !speed.variable) return rows;
@@ -167,7 +222,7 @@ function ofBehaviour({ input }: Walk, { load, speed }: Needs): readonly Valued[]
   return [
     [
       'flying-start',
-      fluid ? 'on' : 'off',
+      fluid ? set('on', 1) : set('off', 0),
       fluid ? 'a fan windmills, a pump runs backwards before it starts' : 'it stands before it starts',
     ],
     [
@@ -177,7 +232,7 @@ function ofBehaviour({ input }: Walk, { load, speed }: Needs): readonly Valued[]
     ],
     [
       'restart',
-      alone ? 'by itself, three times an hour' : 'by hand',
+      alone ? set('by itself, three times an hour', 3) : set('by hand', 0),
       alone ? 'as decided at Guard' : 'it must not move by itself',
     ],
     ['flux', spares ? 'on' : 'off', spares ? 'a light load needs less flux' : 'torque may be asked at once'],
@@ -194,10 +249,10 @@ function ofCommand({ input }: Walk): readonly Valued[] {
   if (command.includes('analogue'))
     rows.push(
       ['reference', '4 to 20 mA, 4 mA least, 20 mA greatest speed', 'its live zero tells a broken wire'],
-      ['reference-lost', 'below 3 mA: hold the speed, alarm, stop after 30 s', 'a broken wire is seen'],
+      ['reference-lost', set('below 3 mA: hold the speed, alarm, stop after 30 s', 3), 'a broken wire is seen'],
     );
   if (command.includes('network'))
-    rows.push(['link-lost', 'after 3 s: stop by ramp, alarm', 'nobody can stop it by the link any more']);
+    rows.push(['link-lost', set('after 3 s: stop by ramp, alarm', 3), 'nobody can stop it by the link any more']);
   return rows;
 }
 

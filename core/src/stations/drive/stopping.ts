@@ -1,51 +1,74 @@
-import { commonPractice, model } from '../../contract';
+import type { DriveCurves, DriveSetting } from '../../case';
+import { commonPractice, model, type BrakingKind } from '../../contract';
 import { prescribed } from '../../law';
-import { numberOf, type Needs, type Subject, type Walk } from '../../needs';
+import { driveOverload, numberOf, percent, type Needs, type Subject, type Walk } from '../../needs';
 import {
   brakingEnergy,
   brakingResistance,
   coastTime,
+  Fed,
   frictionAt,
-  quickestStop,
+  injected,
+  injectedTorque,
+  lossTorque,
+  noPoint,
+  programFrom,
+  quickestRamp,
   rampedStop,
+  stallHeat,
+  stopOnDrive,
   torqueRatio,
+  type DrivenMachine,
   type Turning,
 } from '../../physics';
-import { bearingDrag, driveClass, driveClassSource, lossBraking } from '../../practice';
+import { driveClassSource, lossBraking } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
-import { benchFor } from '../../runs';
+import { benchFor, drivenMachine, triedOf } from '../../runs';
 
 const rad = Math.PI / 30;
 const followed = model('Stop followed in time', 'J dω/dt = −T_load − T_brake, the load’s torque by its shape');
 const seconds = (t: number): string => writeQuantity(q(t, 's'), 's');
+const watts = (p: number): string => writeQuantity(q(p, 'W'), 'W');
+
+/** How it stops: from r/min, within s where that is known; the machine to follow it with. */
+export interface Stopping {
+  readonly kind: BrakingKind;
+  readonly speed: number;
+  readonly time: number | undefined;
+  readonly coast: number;
+  readonly machine: DrivenMachine;
+  /** × the load while it stops: below 0 where it drives, as what is lowered does. */
+  readonly load: number;
+}
 
 /** How it stops on the drive: by itself, by ramp, by resistor; energy, power and ohms. */
-export function tellStopping(walk: Walk, needs: Needs, subject: Subject): void {
+export function tellStopping(walk: Walk, needs: Needs, subject: Subject): Stopping | undefined {
   const { input, w } = walk;
   const bench = subject.motor && benchFor(needs, subject.motor);
   const speed = needs.load.speed * Math.max(1, needs.speed.max);
-  const rated = numberOf(w, subject.power);
-  const voltage = input.supply?.voltage?.value;
-  if (!bench || rated === undefined || voltage === undefined) return;
-  const { load } = needs;
+  const power = numberOf(w, subject.power);
   const hoist = input.load?.demand?.kind === 'hoist';
+  const rated = w.value('drive.ratedCurrent') ?? numberOf(w, subject.current);
+  if (!bench || power === undefined || rated === undefined) return undefined;
+  const machine = drivenMachine(bench, { power, rated, overload: driveOverload(needs), hangs: hoist });
+  if (!machine) return undefined;
+  const { load } = needs;
   const turning: Turning = {
     inertia: bench.inertia,
     speed,
     load: (n) => load.torque * torqueRatio(load.shape, n / load.speed),
   };
-  const drag = (n: number): number =>
-    bearingDrag.value * bench.ratedTorque + (n > 0 ? frictionAt(bench.circuit, n) / (n * rad) : 0);
+  const drag = (n: number): number => machine.drag + (n > 0 ? frictionAt(bench.circuit, n) / (n * rad) : 0);
   const coast = coastTime(turning, drag);
   if (Number.isFinite(coast) && coast < 1e5)
     w.stated('drive.coastTime', 's', q(coast, 's'), followed, { symbol: 't_c', field: 'load.inertia' });
-  const ratedTorque = bench.ratedTorque;
-  // What the losses take: a share of rated power at any speed, no more than a share of rated torque.
-  const byLosses = (n: number): number => Math.min((lossBraking.value * rated) / (n * rad), 0.5 * ratedTorque);
-  const gentle = quickestStop(turning, byLosses);
+  const byLosses = (n: number): number => lossTorque(lossBraking.value * power, bench.ratedTorque, n);
+  const gentle = quickestRamp(turning, byLosses, drag);
   const braking = input.drive?.braking;
   const kind = braking?.kind ?? (hoist ? 'chopper' : 'ramp');
-  const asked = braking?.time?.value;
+  const lowering = hoist ? loweringOf(walk, machine, load.speed) : { shaft: 0, returned: 0 };
+  const raising = load.torque * load.speed * rad;
+  const told = { kind, speed, coast, machine, load: lowering.shaft > 0 ? -lowering.shaft / raising : 1 };
   if (kind === 'coast') {
     if (Number.isFinite(coast)) w.stated('drive.stopTime', 's', q(coast, 's'), followed, { symbol: 't_s' });
     if (hoist)
@@ -53,20 +76,29 @@ export function tellStopping(walk: Walk, needs: Needs, subject: Subject): void {
         'drive.braking',
         'caution',
         'A hoist that coasts drops its load: a holding brake, and a chopper or a drive that feeds back.',
-        {
-          fields: ['drive.braking.kind'],
-        },
+        { fields: ['drive.braking.kind'] },
       );
-    return;
+    return { ...told, time: undefined };
   }
-  const time = asked ?? (kind === 'ramp' ? gentle : Math.min(gentle, coast));
-  if (!Number.isFinite(time) || time <= 0) return;
-  const from =
-    asked === undefined
-      ? { field: 'drive.braking.time', assumed: 'not given: the quickest without a resistor' }
-      : { field: 'drive.braking.time' };
+  // Down as it goes up, where the bus bears that; with somewhere to put the energy nothing else counts.
+  const up = triedOf(needs, subject.motor, 'drive')?.planned.settings.find((s) => s.path === 'start.drive.ramp');
+  const usual = (Number(up?.value ?? 0) * speed) / bench.circuit.ratedSpeed;
+  const free = kind === 'chopper' || kind === 'regenerative';
+  const dc = injected * bench.ratedCurrent;
+  const time =
+    kind === 'dc'
+      ? coastTime(turning, (n) => drag(n) + injectedTorque(bench.circuit, dc, n))
+      : (braking?.time?.value ?? (free ? usual : Math.max(gentle, usual)));
+  if (!Number.isFinite(time) || time <= 0) return { ...told, time: undefined };
+  const why =
+    kind === 'dc'
+      ? `by direct current that heats as ${injected} × rated current does`
+      : braking?.time
+        ? undefined
+        : 'not given: as it goes up, where its bus bears that';
+  const from = { field: 'drive.braking.time', ...(why !== undefined && { assumed: why }) };
   w.stated('drive.stopTime', 's', q(time, 's'), followed, { symbol: 't_s', ...from });
-  const stop = rampedStop(turning, time);
+  const stop = rampedStop({ ...turning, load: (n) => turning.load(n) + drag(n) }, time);
   const kinetic = (bench.inertia * (speed * rad) ** 2) / 2;
   w.figure('drive.brakingEnergy', brakingEnergy, {
     J: w.figures.has('start.inertia')
@@ -75,58 +107,95 @@ export function tellStopping(walk: Walk, needs: Needs, subject: Subject): void {
     n_1: prescribed(q(speed, 'rpm'), model('Highest speed on the drive', 'of the motor')),
     E_L: prescribed(q(Math.max(0, kinetic - stop.energy), 'J'), followed),
   });
-  const lowering = hoist
-    ? (w.value('load.loweringPower') ?? 0) * (w.value('load.trainEfficiency') ?? input.load?.train?.efficiency ?? 1)
-    : 0;
-  const peak = Math.max(stop.peak, lowering);
+  const peak = Math.max(stop.peak, lowering.shaft);
   w.stated('drive.brakingPower', 'W', q(peak, 'W'), followed, { symbol: 'P_b', ...from });
   const perHour = braking?.perHour ?? input.load?.startsPerHour;
   if (perHour !== undefined && perHour > 0)
-    w.stated('drive.brakingMean', 'W', q(hoist ? lowering / 2 : (stop.energy * perHour) / 3600, 'W'), followed, {
-      symbol: 'P_m',
-      field: 'drive.braking.perHour',
-    });
-  const taken = lossBraking.value * rated;
-  const cls = driveClass(voltage);
-  const quick = time < gentle * 0.999 && peak > taken;
-  if (cls && peak > 0 && kind !== 'regenerative' && kind !== 'dc' && (quick || hoist || kind === 'chopper')) {
+    w.stated(
+      'drive.brakingMean',
+      'W',
+      q(hoist ? lowering.returned / 2 : (stop.energy * perHour) / 3600, 'W'),
+      followed,
+      { symbol: 'P_m', field: 'drive.braking.perHour' },
+    );
+  const quick = time < gentle * 0.999 && peak > 0;
+  if (peak > 0 && kind !== 'regenerative' && kind !== 'dc' && (quick || hoist || kind === 'chopper')) {
     w.figure('drive.brakingResistance', brakingResistance, {
-      U_c: prescribed(q(cls.chopper, 'V'), driveClassSource),
+      U_c: prescribed(q(machine.chopper, 'V'), driveClassSource),
       P_b: 'drive.brakingPower',
     });
-    const current = w.value('drive.ratedCurrent') ?? numberOf(w, subject.current) ?? 1;
-    w.stated('drive.brakingLeast', 'ohm', q(cls.trip / (1.2 * current), 'ohm'), chopperSource, { symbol: 'R_min' });
+    w.stated('drive.brakingLeast', 'ohm', q(machine.trip / (1.2 * rated), 'ohm'), chopperSource, { symbol: 'R_min' });
   }
-  if (subject.method !== 'drive') return;
+  if (subject.method !== 'drive') return { ...told, time };
   const fields = ['drive.braking.time', 'drive.braking.kind'];
   const figures = ['drive.stopTime', 'drive.brakingPower'] as const;
   if (quick && kind === 'ramp')
     w.finding(
       'drive.overvoltage',
       'caution',
-      `A ramp of ${seconds(time)} pumps ${writeQuantity(q(peak, 'W'), 'W')} back: without a resistor its bus ` +
-        `trips on ` +
-        `overvoltage (${cls ? `${cls.trip} V` : 'its limit'}). ${seconds(gentle)} or longer, or a chopper with ` +
-        `a resistor, or a ` +
-        'drive that feeds back.',
+      `A ramp of ${seconds(time)} pumps ${watts(peak)} back: without a resistor its bus trips on overvoltage ` +
+        `(${machine.trip} V). ${seconds(gentle)} or longer, or a chopper with a resistor, or a drive that feeds back.`,
       { fields, figures, source: lossBraking.source },
     );
   else if (hoist && kind !== 'regenerative' && kind !== 'chopper')
     w.finding(
       'drive.overvoltage',
       'caution',
-      `Lowering, the load pumps ${writeQuantity(q(lowering, 'W'), 'W')} back for as long as it goes down: a ` +
-        `chopper whose ` +
-        'resistor bears that for good, or a drive that feeds back; and a holding brake.',
+      `Lowering, the load pumps ${watts(lowering.returned)} back for as long as it goes down: a chopper whose ` +
+        `resistor bears that for good, or a drive that feeds back; and a holding brake.`,
       { fields, figures },
     );
-  if (kind === 'dc')
+  if (kind === 'dc') {
+    const share = kinetic / stallHeat(bench.circuit, bench.stallTime).rotor;
+    w.stated('drive.stopHeat', '1', q(share, '1'), followed, { symbol: 'h_s', field: 'load.inertia' });
+    const late = braking?.time !== undefined && time > 1.05 * braking.time.value;
     w.finding(
       'drive.braking',
-      'note',
-      'Direct current brakes by heating the rotor with all of the energy: for rare stops, and no holding brake.',
-      { fields, figures: ['drive.brakingEnergy'] },
+      share > 1 || late ? 'caution' : 'note',
+      `${late ? `Direct current stops it in ${seconds(time)}, not sooner. ` : ''}Direct current brakes by heating the rotor with all of the energy, ${percent(share)} of what it bears from ` +
+        `hot: ${share > 1 ? 'not even one stop; a chopper with a resistor' : 'for rare stops'}, and no holding brake.`,
+      { fields, figures: ['drive.brakingEnergy', 'drive.stopHeat'] },
     );
+  }
+  return { ...told, time };
 }
 
 const chopperSource = commonPractice('A generic chopper carries about 120 % of the drive’s rated current');
+
+/** W that a load which is lowered gives the shaft, and what of it comes back to the bus through the motor. */
+function loweringOf(
+  { input, w }: Walk,
+  { circuit }: DrivenMachine,
+  speed: number,
+): { readonly shaft: number; readonly returned: number } {
+  const shaft =
+    (w.value('load.loweringPower') ?? 0) * (w.value('load.trainEfficiency') ?? input.load?.train?.efficiency ?? 1);
+  const point = noPoint();
+  const fed = new Fed(circuit, { control: 'vector', boost: 0, limit: Infinity });
+  fed.give(speed, -shaft / (speed * rad), fed.most(speed, point), point);
+  const lost = point.stator + point.rotor + point.core;
+  return { shaft, returned: Math.max(0, shaft - lost) };
+}
+
+/** The stop followed with what is programmed. */
+export function stopCurve(stopping: Stopping, settings: readonly DriveSetting[]): DriveCurves['stop'] {
+  const { machine, speed, coast, time, load } = stopping;
+  const program = programFrom(Object.fromEntries(settings.map((s) => [s.id, s.number ?? NaN])));
+  if (!program) return null;
+  const about = time ?? Math.min(coast, 600);
+  const stop = stopOnDrive(machine, program, speed, about, load);
+  const round = (x: number): number => Number(x.toPrecision(4));
+  const every = Math.max(1, Math.ceil(stop.time.length / 120));
+  const against = (column: Float64Array): [number, number][] =>
+    Array.from(stop.time)
+      .map((t, i): [number, number] => [round(t), round(column[i] ?? 0)])
+      .filter((_, i, all) => i % every === 0 || i === all.length - 1);
+  return {
+    speed: against(stop.speed),
+    torque: against(stop.torque),
+    bus: against(stop.bus),
+    resistor: against(stop.resistor),
+    trip: machine.trip,
+    fault: stop.fault,
+  };
+}

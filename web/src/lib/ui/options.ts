@@ -21,6 +21,7 @@ import {
   demandKinds,
   dirts,
   brakingKinds,
+  brakingNames,
   driveCommands,
   driveCoolings,
   driveDuties,
@@ -159,13 +160,7 @@ export const driveCooling = said(driveCoolings, {
   blower: 'a blower of its own',
   none: 'no fan: rated without',
 });
-export const brakingKind = said(brakingKinds, {
-  coast: 'by itself',
-  ramp: 'by a ramp',
-  dc: 'by direct current',
-  chopper: 'by chopper and resistor',
-  regenerative: 'back into the supply',
-});
+export const brakingKind = said(brakingKinds, brakingNames);
 export const driveInput = said(driveInputs, { 'three-phase': 'three phases', 'single-phase': 'one phase' });
 export const driveCommand = said(driveCommands, {
   keypad: 'keypad',
