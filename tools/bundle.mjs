@@ -12,6 +12,7 @@ await build({
     'bench-start': 'bench/start.ts',
     'bench-drive': 'bench/drive.ts',
     golden: 'bench/golden.ts',
+    standin: 'tools/standin.ts',
     fuzz: 'bench/fuzz.ts',
     choice: 'bench/choice.ts',
     solver: 'web/src/lib/server/solving/worker.ts',
@@ -25,7 +26,7 @@ await build({
   platform: 'node',
   format: 'esm',
   target: 'node20',
-  external: ['fast-check', 'mathjs', 'temml', 'tinybench', 'odex', 'csv-parse', 'read-excel-file'],
+  external: ['fast-check', 'mathjs', 'temml', 'tinybench', 'odex', 'jsmodbus', 'csv-parse', 'read-excel-file'],
   logLevel: 'warning',
 });
 execFileSync(process.execPath, ['dist/laws.mjs', '', 'web/src/lib/generated/formulas.json'], { stdio: 'inherit' });

@@ -4,6 +4,7 @@ import { closeDatabase, renew } from '$lib/server/db/database';
 import { isLateWrite, isLost, lostHeaders, lostProblem } from '$lib/server/db/lost';
 import { heldAlready, lostResponse, ofApi, problemResponse, unchanged, zipped } from '$lib/server/http/http';
 import { log } from '$lib/server/http/log';
+import { closeDrives } from '$lib/server/drives/drives';
 import { closePool, warmPool } from '$lib/server/solving/pool';
 
 /**
@@ -19,7 +20,7 @@ process.on('uncaughtException', (error) => {
   log.fatal(error);
   process.exit(1);
 });
-process.on('sveltekit:shutdown', () => void Promise.all([closeDatabase(), closePool()]));
+process.on('sveltekit:shutdown', () => void Promise.all([closeDatabase(), closePool(), closeDrives()]));
 
 /** Nobody waits for it: requests are answered meanwhile. */
 export const init: ServerInit = () => {

@@ -10,7 +10,7 @@ import {
 } from '../case';
 import { commonPractice, comparedMethods, endingFindings, isFindingId, worstFirst, type Method } from '../contract';
 import { Workings } from '../law';
-import { softLimit, tap, torqueRatio } from '../physics';
+import { softLimit, tap, torqueRatio, type DrivenMachine } from '../physics';
 import { acceptDoubts } from './doubts';
 import { askUnusual } from './unusual';
 import { practiceById, rulesFor, usualYears } from '../practice';
@@ -67,6 +67,8 @@ export interface Solved {
   readonly screening: { readonly needs: Needs; readonly judged: Judged } | null;
   /** The subject's start, to be simulated with other settings; null where it cannot be. */
   readonly starting: Starting | null;
+  /** The subject behind its drive, to be run in time; null where it cannot be. */
+  readonly driven: DrivenMachine | null;
 }
 
 /** Walks a case through the ten stations: state, judge, tell. Never throws for a case that was read. */
@@ -165,7 +167,7 @@ export function solveWith(
     guard: found.guard,
     drive: found.drive,
   };
-  return { result, screening: found.screening, starting: found.starting };
+  return { result, screening: found.screening, starting: found.starting, driven: found.driven };
 }
 
 /** What the ranking takes because nobody gave it, in words. */
@@ -219,6 +221,7 @@ interface Told {
   readonly replacement: Result['replacement'];
   readonly screening: Solved['screening'];
   readonly starting: Starting | null;
+  readonly driven: DrivenMachine | null;
 }
 
 const nothing: Told = {
@@ -234,6 +237,7 @@ const nothing: Told = {
   replacement: null,
   screening: null,
   starting: null,
+  driven: null,
 };
 
 /** Second and third pass: judge every candidate, then narrate the subject. */
@@ -356,6 +360,7 @@ function chooseAndTell(
     replacement: tellReplacement(walk, plate, needs, choice ? motor : undefined),
     screening: { needs, judged },
     starting: start?.starting ?? null,
+    driven: drive?.machine ?? null,
   };
 }
 

@@ -128,8 +128,8 @@ export interface DriveReading {
 }
 
 /**
- * J since it was switched on: drawn from the line; lost in the resistor, the motor and the drive idle; what turns; given
- * to the load and to friction.
+ * J since it was switched on: drawn from the line; lost in the resistor, the motor and the drive idle; what turns;
+ * given to the load and to friction.
  */
 export interface DriveEnergy {
   line: number;
@@ -593,8 +593,8 @@ export const lossTorque = (lost: number, ratedTorque: number, n: number): number
 const view = new Float64Array(seenLength);
 
 /**
- * N·m by which direct current brakes at n r/min; `current`: A of the alternating current that heats alike. The winding's
- * field stands still, so the rotor sees the frequency of its own turning; the iron saturates at low speed.
+ * N·m by which direct current brakes at n r/min; `current`: A of the alternating current that heats alike. The
+ * winding's field stands still, so the rotor sees the frequency of its own turning; the iron saturates at low speed.
  */
 export function injectedTorque(c: Circuit, current: number, n: number): number {
   const f = Math.max((n * c.poles) / 120, 1e-3);

@@ -22,6 +22,7 @@ import {
   singlePhaseShare,
 } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
+import type { DrivenMachine } from '../../physics';
 import { tellEnvelope } from './envelope';
 import { tellInput } from './input';
 import { tellPlacing } from './placing';
@@ -125,6 +126,7 @@ export function tellDrive(
   }
   const settings = [...programOf(walk, needs, subject, stopping)];
   return {
+    machine: stopping?.machine ?? null,
     curves: {
       envelope,
       pulses,
@@ -144,6 +146,8 @@ export function tellDrive(
 interface DriveTold {
   readonly curves: DriveCurves;
   readonly view: DriveView;
+  /** To be run in time. */
+  readonly machine: DrivenMachine | null;
 }
 
 function chooseSize(

@@ -152,7 +152,8 @@ export function tellStopping(walk: Walk, needs: Needs, subject: Subject): Stoppi
     w.finding(
       'drive.braking',
       share > 1 || late ? 'caution' : 'note',
-      `${late ? `Direct current stops it in ${seconds(time)}, not sooner. ` : ''}Direct current brakes by heating the rotor with all of the energy, ${percent(share)} of what it bears from ` +
+      `${late ? `Direct current stops it in ${seconds(time)}, not sooner. ` : ''}` +
+        `Direct current brakes by heating the rotor with all of the energy, ${percent(share)} of what it bears from ` +
         `hot: ${share > 1 ? 'not even one stop; a chopper with a resistor' : 'for rare stops'}, and no holding brake.`,
       { fields, figures: ['drive.brakingEnergy', 'drive.stopHeat'] },
     );

@@ -33,6 +33,37 @@ export const shelfChange = z.strictObject({
   days: days.optional(),
   keptFor: shelfText.optional(),
 });
+/** A stand-in for a case's motor and drive, or the address of a drive that is there. */
+export const newDrive = z.union(
+  [
+    z.strictObject({ case: newRevision.shape.case }),
+    z.strictObject({
+      address: z
+        .string()
+        .trim()
+        .regex(/^(\[[0-9a-f:]+\]|[a-z0-9.-]+)(:\d{1,5})?$/i, { error: 'write an address such as 10.0.0.5:502' }),
+      unit: z.int().min(0).max(255).default(1),
+    }),
+  ],
+  { error: 'must hold a case, or an address' },
+);
+const spoiled = z.strictObject({
+  load: z.number().min(-3).max(10).optional(),
+  supply: z.number().min(0).max(2).optional(),
+  phases: z.union([z.literal(2), z.literal(3)], { error: 'must be 2 or 3' }).optional(),
+  signal: z.number().min(0).max(24).optional(),
+});
+export const driveOrder = z.discriminatedUnion('do', [
+  z.strictObject({
+    do: z.literal('program'),
+    table: z.array(z.strictObject({ id: z.string().max(60), number: z.number() })).max(100),
+  }),
+  z.strictObject({ do: z.enum(['run', 'stop', 'reset', 'cut', 'join']) }),
+  z.strictObject({ do: z.literal('reference'), share: z.number().min(0).max(1) }),
+  z.strictObject({ do: z.literal('source'), kind: z.enum(['network', 'analogue']) }),
+  z.strictObject({ do: z.literal('spoil'), change: spoiled }),
+  z.strictObject({ do: z.literal('allow'), address: z.string().max(300) }),
+]);
 /** How a list's columns are understood, and what is the same in all its rows. */
 export const listChoices = (keys: readonly string[]) =>
   z.strictObject({

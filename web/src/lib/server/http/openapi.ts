@@ -3,7 +3,16 @@ import { z } from 'zod';
 import { positionFile } from '$lib/server/exchange/exchange';
 import { sheetType } from './http';
 import { plantQuery } from '$lib/server/positions/plantList';
-import { newPosition, newRevision, newShelfMotor, newStudy, positionChange, shelfChange } from './inputs';
+import {
+  driveOrder,
+  newDrive,
+  newPosition,
+  newRevision,
+  newShelfMotor,
+  newStudy,
+  positionChange,
+  shelfChange,
+} from './inputs';
 
 const options = { io: 'input', unrepresentable: 'any' } as const;
 
@@ -155,6 +164,43 @@ export const openApi = {
           '409': problem('As many as a position keeps'),
           '413': problem('Larger than 12 MB'),
           '415': problem('Neither JPEG, PNG nor WebP'),
+        },
+      },
+    },
+    '/api/v1/positions/{id}/drive': {
+      parameters: [path('id')],
+      get: { responses: { '200': ok('The drive that is watched here, with its last readings and log; null: none') } },
+      post: {
+        requestBody: body(of(newDrive)),
+        responses: {
+          '201': ok('A stand-in computed on this machine, or the drive at an address; both over Modbus TCP'),
+          '409': problem('More than are watched at once, or nothing to run'),
+          '422': problem('Not a valid case or address'),
+        },
+      },
+      delete: { responses: { '204': { description: 'Let go; a stand-in ends' } } },
+    },
+    '/api/v1/positions/{id}/drive/orders': {
+      parameters: [path('id')],
+      post: {
+        requestBody: body(of(driveOrder)),
+        responses: {
+          '200': ok('Done; of a table, what the drive is set to'),
+          '403': problem('Writing to this drive is off'),
+          '404': problem('No drive is watched here'),
+          '409': problem('The link is not up'),
+          '502': problem('The drive did not answer'),
+        },
+      },
+    },
+    '/api/v1/positions/{id}/drive/live': {
+      parameters: [path('id')],
+      get: {
+        responses: {
+          '200': {
+            description: 'Server-sent events: readings and log as they come',
+            content: { 'text/event-stream': {} },
+          },
         },
       },
     },

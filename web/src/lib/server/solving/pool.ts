@@ -48,6 +48,9 @@ export const solveZipped = (task: SolveTask): Promise<Zipped> => run('others', '
 /** The same, as a revision keeps it (`pilgrim.kept/1`). */
 export const keepCase = (task: SolveTask, lane: Lane): Promise<Solved> => run(lane, 'keepCase', task);
 
+/** The motor behind its drive, to be run in time. */
+export const driveCase = (task: SolveTask): Promise<Solved> => run('others', 'driveCase', task);
+
 /** Adds up what hangs on a board, off the event loop. */
 export const addUpBoard = (task: BoardTask): Promise<Board> => run('others', 'addUpBoard', task);
 

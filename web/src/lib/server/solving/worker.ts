@@ -55,13 +55,20 @@ export function solveZipped(task: SolveTask): Zipped {
 /** The same, as a revision keeps it: of the candidates only the first, which is the choice. */
 export const keepCase = (task: SolveTask): Solved => solved(task, 1, keep);
 
-function solved({ given, from }: SolveTask, candidates: number, told: (result: Result) => unknown): Solved {
+/** A case's motor behind its drive as JSON, to be run in time; null where it cannot be. */
+export const driveCase = (task: SolveTask): Solved => solved(task, 1, (_, { driven }) => driven);
+
+function solved(
+  { given, from }: SolveTask,
+  candidates: number,
+  told: (result: Result, all: ReturnType<typeof solveWith>) => unknown,
+): Solved {
   const reading = readCase(given);
   if (!reading.ok) return reading;
   const shelf = from && shelfOf(from.shelf, reading.value.practice);
   const motors = from && shelf ? nameplate.spareOf(shelf.motors, from.own) : [];
-  const { result } = solveWith(reading.value, motors, candidates, shelf?.combinations);
-  return { ok: true, result: JSON.stringify(told(result)), core: result.core };
+  const all = solveWith(reading.value, motors, candidates, shelf?.combinations);
+  return { ok: true, result: JSON.stringify(told(all.result, all)), core: all.result.core };
 }
 
 interface MadeShelf {
