@@ -388,11 +388,16 @@ const driveCurves = z.strictObject({
     .nullable(),
   waveform: z.array(pair).nullable(),
   spectrum: z.array(pair).nullable(),
+  /** The run-up as simulated at Start: r/min, N·m, A and V of the motor against s. */
+  run: z
+    .strictObject({ speed: z.array(pair), torque: z.array(pair), current: z.array(pair), voltage: z.array(pair) })
+    .nullable(),
   /** The stop: r/min, N·m, V of the bus and W of its resistor against s; where it trips the drive says by what. */
   stop: z
     .strictObject({
       speed: z.array(pair),
       torque: z.array(pair),
+      current: z.array(pair),
       bus: z.array(pair),
       resistor: z.array(pair),
       trip: z.number(),

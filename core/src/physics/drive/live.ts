@@ -325,8 +325,13 @@ export class LiveDrive {
   }
 
   #top(): number {
+    return this.#at(this.#program?.greatestFrequency ?? this.machine.circuit.frequency);
+  }
+
+  /** r/min at f Hz: by the plate, slip counted. */
+  #at(f: number): number {
     const { circuit } = this.machine;
-    return (120 * (this.#program?.greatestFrequency ?? circuit.frequency)) / circuit.poles;
+    return (circuit.ratedSpeed * f) / circuit.frequency;
   }
 
   #between(table: Float64Array, n: number): number {
@@ -346,8 +351,7 @@ export class LiveDrive {
   #goal(): number {
     const p = this.#program;
     if (!p || this.#state !== 'running') return 0;
-    const f = p.leastFrequency + this.#wanted() * (p.greatestFrequency - p.leastFrequency);
-    return (120 * f) / this.machine.circuit.poles;
+    return this.#at(p.leastFrequency + this.#wanted() * (p.greatestFrequency - p.leastFrequency));
   }
 
   #happens(kind: DriveEventKind, fault: DriveFault = 'none'): void {
@@ -637,7 +641,7 @@ export function stopOnDrive(
   drive.take({ ...program, flyingStart: true, linkLost: 0, restarts: 0 });
   drive.turning(n);
   drive.spoil({ load });
-  const f = (n * machine.circuit.poles) / 120;
+  const f = (n * machine.circuit.frequency) / machine.circuit.ratedSpeed;
   const range = program.greatestFrequency - program.leastFrequency;
   drive.order({ run: true, reference: range > 0 ? (f - program.leastFrequency) / range : 1 });
   drive.advance(0.01);

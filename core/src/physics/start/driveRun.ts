@@ -147,7 +147,7 @@ export function runOnDrive(spec: DriveSpec): Run {
           torque,
           startTorqueAt(load, n),
           bus,
-          Math.min(1, n / baseSpeed) * circuit.voltage,
+          p.voltage,
           Math.max(squared / permitted.stator, energy.rotor / permitted.rotor),
         ],
         row * 9,

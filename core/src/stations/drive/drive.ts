@@ -28,7 +28,7 @@ import { tellInput } from './input';
 import { tellPlacing } from './placing';
 import { commandLine, programOf } from './program';
 import { tellMotors, tellPulses } from './pulses';
-import { stopCurve, tellStopping } from './stopping';
+import { runCurve, stopCurve, tellStopping } from './stopping';
 
 type Remedy = NonNullable<Verdict['remedy']>;
 
@@ -132,6 +132,7 @@ export function tellDrive(
       pulses,
       waveform: drawn?.waveform ?? null,
       spectrum: drawn?.spectrum ?? null,
+      run: subject.method === 'drive' ? runCurve(needs, subject) : null,
       stop: stopping && subject.method === 'drive' ? stopCurve(stopping, settings) : null,
     },
     view: {

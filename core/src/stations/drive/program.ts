@@ -70,7 +70,7 @@ export function programOf(
   const rows = [
     ...ofMotor(walk, subject),
     ...ofLimits(walk, needs, subject),
-    ...ofStopping(walk, subject, stopping),
+    ...ofStopping(walk, stopping),
     ...ofSpeed(walk, needs, subject),
     ...ofBehaviour(walk, needs),
     ...ofCommand(walk),
@@ -164,12 +164,12 @@ function ofLimits({ input, w }: Walk, needs: Needs, { motor, ...subject }: Subje
 const numeric = (s: StartSetting | undefined): number | undefined =>
   typeof s?.value === 'number' ? s.value : undefined;
 
-function ofStopping(walk: Walk, subject: Subject, stopping: Stopping | undefined): readonly Valued[] {
+function ofStopping(walk: Walk, stopping: Stopping | undefined): readonly Valued[] {
   if (!stopping) return [];
   const { kind, time, speed } = stopping;
-  const rated = numberOf(walk.w, subject.speed);
+  const { frequency, poles } = stopping.machine.circuit;
   // From rated frequency, as the ramp up is told.
-  const ramp = time !== undefined && rated !== undefined ? (time * rated) / speed : undefined;
+  const ramp = time === undefined ? undefined : (time * 120 * frequency) / poles / speed;
   const ohms = walk.w.figures.get('drive.brakingResistance');
   return [
     ['stop', set(brakingNames[kind], brakingKinds.indexOf(kind)), 'as asked, or as the load wants it'],

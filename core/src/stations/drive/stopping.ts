@@ -16,6 +16,7 @@ import {
   quickestRamp,
   rampedStop,
   stallHeat,
+  startTorqueAt,
   stopOnDrive,
   torqueRatio,
   type DrivenMachine,
@@ -82,7 +83,7 @@ export function tellStopping(walk: Walk, needs: Needs, subject: Subject): Stoppi
   }
   // Down as it goes up, where the bus bears that; with somewhere to put the energy nothing else counts.
   const up = triedOf(needs, subject.motor, 'drive')?.planned.settings.find((s) => s.path === 'start.drive.ramp');
-  const usual = (Number(up?.value ?? 0) * speed) / bench.circuit.ratedSpeed;
+  const usual = (Number(up?.value ?? 0) * speed * bench.circuit.poles) / (120 * bench.circuit.frequency);
   const free = kind === 'chopper' || kind === 'regenerative';
   const dc = injected * bench.ratedCurrent;
   const time =
@@ -178,6 +179,49 @@ function loweringOf(
   return { shaft, returned: Math.max(0, shaft - lost) };
 }
 
+type Points = [number, number][];
+const drawn = 120;
+
+/** A column against time as a chart draws it. */
+function thin(time: Float64Array, column: Float64Array): Points {
+  const round = (x: number): number => Number(x.toPrecision(4));
+  const every = Math.max(1, Math.ceil(time.length / drawn));
+  return Array.from(time)
+    .map((t, i): [number, number] => [round(t), round(column[i] ?? 0)])
+    .filter((_, i, all) => i % every === 0 || i === all.length - 1);
+}
+
+/** The run-up on the drive as it was simulated. */
+export function runCurve(needs: Needs, { motor }: Subject): DriveCurves['run'] {
+  const tried = motor && triedOf(needs, motor, 'drive', true);
+  const run = tried?.run;
+  const trace = run?.trace;
+  if (!tried || !trace) return null;
+  const { bench, planned } = tried;
+  const { time, speed, torque, motor: current, terminal } = trace;
+  const point = noPoint();
+  const end = run.finalSpeed ?? 0;
+  const { plan } = planned;
+  const arrives = run.outcome === 'running' && end > 0;
+  if (arrives && plan.method === 'drive') {
+    const fed = new Fed(bench.circuit, plan);
+    const resists = startTorqueAt(bench.load, end) + frictionAt(bench.circuit, end) / (end * rad);
+    fed.give(end, resists, fed.most(end, point), point);
+  }
+  /** A curve, and what it settles at. */
+  const settling = (column: Float64Array, settled: number): Points => {
+    const points = thin(time, column);
+    const last = points.at(-1);
+    return arrives && last ? [...points, [last[0] + 0.01, Number(settled.toPrecision(4))]] : points;
+  };
+  return {
+    speed: settling(speed, end),
+    torque: settling(torque, point.torque),
+    current: settling(current, point.current),
+    voltage: settling(terminal, point.voltage),
+  };
+}
+
 /** The stop followed with what is programmed. */
 export function stopCurve(stopping: Stopping, settings: readonly DriveSetting[]): DriveCurves['stop'] {
   const { machine, speed, coast, time, load } = stopping;
@@ -185,15 +229,11 @@ export function stopCurve(stopping: Stopping, settings: readonly DriveSetting[])
   if (!program) return null;
   const about = time ?? Math.min(coast, 600);
   const stop = stopOnDrive(machine, program, speed, about, load);
-  const round = (x: number): number => Number(x.toPrecision(4));
-  const every = Math.max(1, Math.ceil(stop.time.length / 120));
-  const against = (column: Float64Array): [number, number][] =>
-    Array.from(stop.time)
-      .map((t, i): [number, number] => [round(t), round(column[i] ?? 0)])
-      .filter((_, i, all) => i % every === 0 || i === all.length - 1);
+  const against = (column: Float64Array): Points => thin(stop.time, column);
   return {
     speed: against(stop.speed),
     torque: against(stop.torque),
+    current: against(stop.current),
     bus: against(stop.bus),
     resistor: against(stop.resistor),
     trip: machine.trip,

@@ -1,6 +1,7 @@
 import type { CaseError, Combination, Kept, nameplate } from '@pilgrim/core';
 import { choiceInWords } from '@pilgrim/core/changes';
 import type { PlantPage } from '$lib/plant/rows';
+import type { DriveOrder, LinkTold } from './drives';
 
 /** Everything the interface asks of the server, each call with what it answers. */
 
@@ -129,6 +130,20 @@ export const keepPhotograph = (position: string, name: string, picture: Blob) =>
     body: picture,
   });
 export const removePhotograph = (id: string) => call<unknown>(`photographs/${id}`, { method: 'DELETE', match: id });
+
+/** The drive that is watched for a position; null: none. */
+export const watchedDrive = (position: string) => call<LinkTold | null>(`positions/${position}/drive`);
+/** Starts a stand-in for a case, or watches the drive at an address. */
+export const watchDrive = (position: string, what: { case: object } | { address: string }) =>
+  call<LinkTold>(`positions/${position}/drive`, { method: 'POST', ...json(what) });
+export const dropDrive = (position: string) => call<unknown>(`positions/${position}/drive`, { method: 'DELETE' });
+export const orderDrive = (position: string, order: DriveOrder) =>
+  call<{ readonly settings: Readonly<Record<string, number>> | null }>(`positions/${position}/drive/orders`, {
+    method: 'POST',
+    ...json(order),
+  });
+/** Readings and log as they come: `all` that is kept at first, then `more`. */
+export const liveDrive = (position: string): EventSource => new EventSource(`/api/v1/positions/${position}/drive/live`);
 
 export const listShelf = (plant: string) => call<unknown>(`plants/${plant}/shelf`);
 /** The plant's own tables of combinations tested together. */

@@ -10,6 +10,8 @@
     readonly dashed?: boolean;
     /** Its name stands below its end, not above. */
     readonly labelBelow?: boolean;
+    /** Drawn as the first one is: a part of it. */
+    readonly part?: boolean;
     /** Single values, each a bar. */
     readonly bars?: boolean;
   }
@@ -20,8 +22,10 @@
     series: readonly Series[];
     summary: string;
     height?: number;
+    /** Pixels beside it for the names of its lines. */
+    aside?: number;
   }
-  let { title, x, y, series, summary, height = 260 }: Props = $props();
+  let { title, x, y, series, summary, height = 260, aside = 150 }: Props = $props();
   let box: HTMLDivElement;
   let chart: EChart | undefined = $state.raw();
   let width = $state(0);
@@ -75,7 +79,7 @@
     };
     return {
       animation: false,
-      grid: { left: 64, right: 150, ...margin },
+      grid: { left: 64, right: aside, ...margin },
       tooltip: {
         trigger: 'axis' as const,
         valueFormatter: (v: unknown) => (typeof v === 'number' ? Number(v.toPrecision(3)).toString() : ''),
@@ -87,15 +91,15 @@
         name: s.name,
         data: s.points.map((p) => [...p]),
         showSymbol: false,
-        color: of(i === 0 ? '--series-1' : '--series-2'),
+        color: of(i === 0 || s.part ? '--series-1' : '--series-2'),
         barWidth: 6,
         lineStyle: { width: 2, type: s.dashed ? ('dashed' as const) : ('solid' as const) },
         endLabel: {
-          show: !s.bars,
+          show: !s.bars && !(s.part && i > 0),
           offset: [0, offsets[i] ?? 0],
           formatter: s.name,
           ...text,
-          width: 140,
+          width: aside - 10,
           overflow: 'break' as const,
         },
       })),

@@ -11,6 +11,7 @@
     rectifier,
     yesNo,
   } from '$lib/ui/options';
+  import { page } from '$app/state';
   import { Checkbox } from 'flowbite-svelte';
   import ChoiceField from '$lib/ui/ChoiceField.svelte';
   import Facts from '$lib/ui/Facts.svelte';
@@ -24,6 +25,7 @@
   import DriveProgram from './DriveProgram.svelte';
   import DriveRemedies from './DriveRemedies.svelte';
   import SiteFields from './SiteFields.svelte';
+  import StandIn from './StandIn.svelte';
 
   const desk = useDesk();
   const view = $derived(desk().result?.drive ?? null);
@@ -148,6 +150,12 @@
     <ChoiceField path="drive.safeTorqueOff" label="Safe torque off" options={yesNo} />
   </div>
   {#if view && view.settings.length > 0}<DriveProgram drive={view} />{/if}
+</Group>
+<Group
+  title="Try it on a stand-in"
+  note="A drive and this motor, computed here and spoken to over Modbus TCP: send it the table, run it, spoil it, see what it does."
+>
+  {#key page.params.id}<StandIn position={page.params.id ?? ''} />{/key}
 </Group>
 <Group title="House rules">
   <div class="grid gap-3 sm:grid-cols-3">

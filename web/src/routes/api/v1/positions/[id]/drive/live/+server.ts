@@ -7,13 +7,14 @@ export const GET = ({ params }) =>
   answer(() => {
     const link = driveOf(idOf(params.id));
     const text = new TextEncoder();
-    const event = (told: LinkTold): Uint8Array => text.encode(`data: ${JSON.stringify(told)}\n\n`);
+    const event = (name: 'all' | 'more', told: LinkTold): Uint8Array =>
+      text.encode(`event: ${name}\ndata: ${JSON.stringify(told)}\n\n`);
     let leave = (): void => undefined;
     const body = new ReadableStream<Uint8Array>({
       start(controller) {
-        controller.enqueue(event(link.told));
+        controller.enqueue(event('all', link.told));
         leave = link.listen(
-          (told) => controller.enqueue(event(told)),
+          (told) => controller.enqueue(event('more', told)),
           () => controller.close(),
         );
       },
