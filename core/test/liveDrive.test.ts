@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { physics } from '@pilgrim/core';
@@ -400,5 +401,16 @@ describe('the register map', () => {
         },
       ),
     );
+  });
+});
+
+describe('docs/stand-in-drive.md', () => {
+  const text = readFileSync(new URL('../../docs/stand-in-drive.md', import.meta.url), 'utf8');
+  it('has every register of the map, with its address and unit', () => {
+    for (const map of [physics.driveShows, physics.driveSettings, physics.driveSpoils])
+      for (const [id, { address, unit, says }] of Object.entries(map))
+        expect(text).toContain(`| ${address} | \`${id}\` | ${unit} | ${says} |`);
+    for (const words of [physics.driveStates, physics.driveFaults, physics.driveEvents])
+      expect(text).toContain(words.map((w, i) => `${i} ${w}`).join(', '));
   });
 });
