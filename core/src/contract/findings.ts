@@ -167,6 +167,7 @@ export const findingLevels = {
   'drive.site': ['note'],
   'drive.overvoltage': ['caution', 'note'],
   'drive.braking': ['caution', 'note'],
+  'drive.cycle': ['note'],
   'drive.oversize': ['caution'],
   'drive.heat': ['note', 'caution'],
   'drive.input': ['caution', 'note'],

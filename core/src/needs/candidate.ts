@@ -46,11 +46,15 @@ export const starDeltaFits = (
  * Overload a drive must hold for a minute: by its duty where that is said, else 150 % for constant torque and 120 %
  * for variable torque; more where the case asks.
  */
-export const driveOverload = (needs: Needs): number =>
-  Math.max(
-    needs.drive?.duty ? dutyOverload[needs.drive.duty].minute : isVariableTorque(needs.load.shape) ? 1.2 : 1.5,
-    needs.load.peak,
-  );
+export const driveOverload = (needs: Needs): number => Math.max(overloadOfClass(needs), needs.load.peak);
+
+/** Overload for a minute that a generic drive of the load's class gives. */
+export const overloadOfClass = ({ drive, load }: Pick<Needs, 'drive' | 'load'>): number =>
+  drive?.duty ? dutyOverload[drive.duty].minute : isVariableTorque(load.shape) ? 1.2 : 1.5;
+
+/** Whether it is a heavy-duty drive that the load asks for. */
+export const isHeavyDuty = (needs: Pick<Needs, 'drive' | 'load'>): boolean =>
+  overloadOfClass(needs) >= dutyOverload.heavy.minute;
 
 /** Share of rating below which a motor counts as idling: what it gives is then lost in what it takes. */
 const nothing = 1e-6;

@@ -1,8 +1,17 @@
 import type { Case } from '../case';
-import { commonPractice } from '../contract';
-import { horsepower, driveCurrent, overloadCurrent, carrierShare, singlePhaseShare, type DriveSize } from '../practice';
+import { commonPractice, type DriveDuty } from '../contract';
+import { leastDriveRating } from '../physics';
+import {
+  dutyOverload,
+  horsepower,
+  driveCurrent,
+  overloadCurrent,
+  carrierShare,
+  singlePhaseShare,
+  type DriveSize,
+} from '../practice';
 import { q } from '../quantity';
-import { driveOverload } from './candidate';
+import { driveOverload, isHeavyDuty, overloadOfClass } from './candidate';
 import type { Needs } from './walk';
 
 /**
@@ -13,7 +22,36 @@ export function driveCurrentAsked(needs: Needs, current: number, ratedTorque: nu
   const I_n = q(current, 'A');
   const { peak, torque } = needs.load;
   const I_o = overloadCurrent.of({ I_n, r: q(peak, '1'), T_m: q(torque, 'N.m'), T_r: q(ratedTorque, 'N.m') });
-  return driveCurrent.of({ I_n, I_o, k: q(driveOverload(needs), '1'), m: q(motorsOn(needs), '1') });
+  const one = driveCurrent.of({ I_n, I_o, k: q(driveOverload(needs), '1'), m: q(motorsOn(needs), '1') });
+  return Math.max(one, cycleCurrent(needs, current, ratedTorque));
+}
+
+/**
+ * Continuous output current in A that the load in time asks: by its thermal equivalent, its overloads against those of
+ * a drive of its class, and its peak; of all motors on it. Steady: the current at the load.
+ */
+export function cycleCurrent(needs: Needs, current: number, ratedTorque: number): number {
+  const { cycle, torque } = needs.load;
+  const rating =
+    cycle.length === 0 ? 1 : leastDriveRating(cycle, overloadOfClass(needs), dutyOverload[dutyClass(needs)].seconds);
+  return motorsOn(needs) * current * rating * (torque / ratedTorque);
+}
+
+const dutyClass = (needs: Needs): DriveDuty => (isHeavyDuty(needs) ? 'heavy' : 'normal');
+
+/**
+ * A size's current at normal and at heavy duty, A: as drives are made, the heavy duty of one is the normal duty of the
+ * size below. `size` is taken at the duty of the load.
+ */
+export function bothDuties(
+  needs: Needs,
+  sizes: readonly DriveSize[],
+  size: DriveSize,
+): Partial<Record<DriveDuty, number>> {
+  const i = sizes.findIndex((s) => s.current === size.current);
+  return isHeavyDuty(needs)
+    ? { normal: sizes[i + 1]?.current, heavy: size.current }
+    : { normal: size.current, heavy: sizes[i - 1]?.current };
 }
 
 /** How many motors hang on the drive. */

@@ -3,7 +3,7 @@ import type { Combination, Motor } from '../catalogue';
 import type { Source } from '../contract';
 import type { Workings } from '../law';
 import type { Lesson, SpecialPart } from '../nameplate';
-import type { Circuit, LoadShape, StandstillSettings } from '../physics';
+import type { Circuit, LoadShape, Segment, StandstillSettings } from '../physics';
 import type { PlaceNeeds as PlaceConditions, Practice, Rules } from '../practice';
 
 /** What every station is handed: the case, who prescribes, the rules in force, and where to write. */
@@ -52,6 +52,8 @@ export interface LoadNeeds {
   readonly thermal: number;
   /** Highest torque while running ÷ steady torque. */
   readonly peak: number;
+  /** The same in time: the duty cycle, or an overload now and then; none where the load is steady. */
+  readonly cycle: readonly Segment[];
   /** How far the load may be off, as a share. */
   readonly uncertainty: number;
   /** Belt or chain pulls on the motor's shaft, over a sheave of this pitch diameter in m. */

@@ -9,6 +9,7 @@ export * from './drive/rectifier';
 export * from './drive/harmonics';
 export * from './drive/envelope';
 export * from './drive/stopping';
+export * from './drive/overload';
 export * from './energy/money';
 export * from './machine/rating';
 export * from './mechanics/conveying';

@@ -2,6 +2,7 @@ import type { BrakingKind } from '../../contract';
 import { frictionAt, seen, seenAt, seenLength, type Circuit } from '../machine/circuit';
 import { Fed, noPoint, type FedBy } from '../machine/fed';
 import { startTorqueAt, type StartLoad } from '../start/run';
+import { overloadAfter } from './overload';
 
 /** What hangs on the drive, and the drive's own parts. N·m, kg·m², V, A, W, F, Ω. */
 export interface DrivenMachine {
@@ -579,9 +580,7 @@ export class LiveDrive {
     const tau = p.overloadClass / -Math.log(1 - bears / (tripsAt * tripsAt));
     this.#motorHeat += ((x * x - this.#motorHeat) * h) / tau;
     const own = this.#point.current / this.machine.rated;
-    const minute = (this.machine.overload ** 2 - 1) * 60;
-    // Below its rating it recovers so that a minute every ten is borne.
-    this.#driveHeat = Math.max(0, this.#driveHeat + ((own > 1 ? own * own - 1 : -minute / 540) * h) / minute);
+    this.#driveHeat = overloadAfter(this.#driveHeat, own, this.machine.overload, h);
     if (this.#state !== 'running' && this.#state !== 'stopping') return;
     if (this.#motorHeat > bears) this.#trip('motor-overload');
     else if (this.#driveHeat > 1) this.#trip('drive-overload');

@@ -5,7 +5,10 @@ import { horsepower } from '../practice';
 export const dutyOverload = {
   normal: { minute: 1.1, seconds: 1.5 },
   heavy: { minute: 1.5, seconds: 1.8 },
-  source: commonPractice('Normal duty 110 % and heavy duty 150 % for 60 s every 10 min; 150 and 180 % for 3 s'),
+  source: commonPractice(
+    'Normal duty 110 % and heavy duty 150 % for 60 s every 10 min; 150 and 180 % for 3 s; the heavy duty of a size is ' +
+      'the normal duty of the one below',
+  ),
 } as const satisfies Record<DriveDuty, unknown> & { source: unknown };
 
 /** Line voltages up to which a class of drives reaches, the voltage at which its chopper works, and its highest bus. */

@@ -1,7 +1,9 @@
 import type { DriveCurves, DriveView, Verdict } from '../../case';
-import { commonPractice, definition } from '../../contract';
+import { commonPractice, definition, model } from '../../contract';
 import { assumed, field, prescribed } from '../../law';
 import {
+  bothDuties,
+  cycleCurrent,
   driveHousing,
   driveHousingSource,
   driveLeft,
@@ -9,6 +11,8 @@ import {
   matchDrive,
   motorsOn,
   numberOf,
+  overloadOfClass,
+  percent,
   type Needs,
   type Subject,
   type Walk,
@@ -85,8 +89,9 @@ export function tellDrive(
   });
   // What is chosen without a drive is told what one would be, and warned of nothing.
   const spared = !needs.speed.variable && subject.method !== undefined && subject.method !== 'drive';
+  const inTime = tellCycle(walk, needs, subject, required);
   if (required !== undefined && voltage !== undefined && power !== undefined)
-    chooseSize(walk, needs, { required, voltage, power }, spared ? 'note' : 'caution');
+    chooseSize(walk, needs, { required: Math.max(required, inTime), voltage, power }, spared ? 'note' : 'caution');
 
   const blown = remedies.some((r) => r.kind === 'blower');
   const envelope = tellEnvelope(walk, needs, subject, blown);
@@ -151,6 +156,30 @@ interface DriveTold {
   readonly machine: DrivenMachine | null;
 }
 
+/** The load in time against the overloads of a drive of its class; A that it asks, 0 where it is steady. */
+function tellCycle({ w }: Walk, needs: Needs, subject: Subject, required: number | undefined): number {
+  const current = numberOf(w, subject.current);
+  const ratedTorque = w.value('start.ratedTorque') ?? w.value('plate.ratedTorque');
+  if (needs.load.cycle.length === 0 || current === undefined || ratedTorque === undefined) return 0;
+  const asked = cycleCurrent(needs, current, ratedTorque);
+  if (!Number.isFinite(asked)) return 0;
+  w.stated('drive.cycleCurrent', 'A', q(asked, 'A'), overloadModel, { symbol: 'I_c', field: 'load.cycle' });
+  if (required !== undefined && asked > required * 1.001)
+    w.finding(
+      'drive.cycle',
+      'note',
+      `In time the load asks for ${writeQuantity(asked, 'A')} of a drive that bears ` +
+        `${percent(overloadOfClass(needs))} for a minute every ten: its overloads are longer, higher or oftener than ` +
+        `that, and they size it.`,
+      { fields: ['load.cycle', 'load.overload.duration'], figures: ['drive.cycleCurrent', 'drive.requiredCurrent'] },
+    );
+  return asked;
+}
+const overloadModel = model(
+  'Overload of a drive in time',
+  'thermal equivalent by I²; above its rating the excess of I² as in a minute of its overload, recovered in nine',
+);
+
 function chooseSize(
   { practice, w }: Walk,
   needs: Needs,
@@ -174,6 +203,10 @@ function chooseSize(
     return;
   }
   w.stated('drive.ratedCurrent', 'A', q(size.current, 'A'), sizes.source, { symbol: 'I_d' });
+  const { normal, heavy } = bothDuties(needs, sizes.value, size);
+  if (normal !== undefined)
+    w.stated('drive.normalCurrent', 'A', q(normal, 'A'), dutyOverload.source, { symbol: 'I_nd' });
+  if (heavy !== undefined) w.stated('drive.heavyCurrent', 'A', q(heavy, 'A'), dutyOverload.source, { symbol: 'I_hd' });
   w.figure('drive.deratedCurrent', deratedCurrent, {
     I_d: 'drive.ratedCurrent',
     d_d:

@@ -98,6 +98,7 @@ export function findLoad(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
     startRatio: load.startRatio ?? 1,
     thermal: thermal ?? 1,
     peak,
+    cycle: cycleOf(input),
     uncertainty,
     belt: train.first === 'belt' || train.first === 'chain',
     sheave: load.train?.sheave?.value,
@@ -162,6 +163,7 @@ function fromPlate(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
     startRatio: load?.startRatio ?? 1,
     thermal: 1,
     peak: load?.overload?.ratio ?? 1,
+    cycle: cycleOf(input),
     uncertainty: 0,
     belt: load?.train?.kind === 'belt' || load?.train?.kind === 'chain',
     sheave: load?.train?.sheave?.value,
@@ -215,11 +217,7 @@ function tellUncertainty({ w }: Walk, demand: Demand, usual: number): number {
 
 /** Turns and standstill: the thermal equivalent, and whether it sizes the motor. Undefined where steady demand does. */
 function tellDuty({ input, w, rules }: Walk): number | undefined {
-  const cycle = (input.load?.cycle ?? []).map((s): Segment => ({
-    duration: s.duration.value,
-    ratio: s.ratio,
-    rest: s.rest === true,
-  }));
+  const cycle = typedCycle(input);
   if (cycle.length === 0) return undefined;
   const duty = dutyOf(cycle, input.load?.startsPerHour ?? 0);
   w.fact('load.duty', 'Duty', duty.text, dutySource, { fields: ['load.cycle'] });
@@ -246,6 +244,24 @@ function tellDuty({ input, w, rules }: Walk): number | undefined {
     { fields: ['rules.dutySizing'], figures: ['load.rmsPower', 'load.motorPower'] },
   );
   return undefined;
+}
+
+const typedCycle = (input: Walk['input']): Segment[] =>
+  (input.load?.cycle ?? []).map((s) => ({ duration: s.duration.value, ratio: s.ratio, rest: s.rest === true }));
+
+/** s of an overload where nobody says: a drive's minute. */
+const usualOverload = 60;
+
+/** The cycle as typed, or an overload every ten minutes. */
+function cycleOf(input: Walk['input']): readonly Segment[] {
+  const typed = typedCycle(input);
+  const { ratio = 1, duration } = input.load?.overload ?? {};
+  if (typed.length > 0 || ratio <= 1) return typed;
+  const time = duration?.value ?? usualOverload;
+  return [
+    { duration: time, ratio, rest: false },
+    { duration: Math.max(0, 10 * usualOverload - time), ratio: 1, rest: false },
+  ];
 }
 
 function tellPeak({ input, w }: Walk): number {

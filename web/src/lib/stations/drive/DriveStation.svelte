@@ -54,7 +54,10 @@
   <Figures
     ids={[
       'drive.requiredCurrent',
+      'drive.cycleCurrent',
       'drive.ratedCurrent',
+      'drive.normalCurrent',
+      'drive.heavyCurrent',
       'drive.overload',
       'drive.deratedCurrent',
       'drive.overloadCurrent',
