@@ -121,11 +121,15 @@ describe('what a drive draws from its supply', () => {
     expect(asked(na) / figure(na, 'drive.ratedInput')).toBeCloseTo(1.25, 1);
     expect(asked(iec) / figure(iec, 'drive.ratedInput')).toBeCloseTo(1, 1);
   });
-  it('on one phase a drive of twice the size is taken, and its input is not simulated', () => {
+  it('on one phase a drive of twice the size is taken, and its third harmonic is told', () => {
     const [one, three] = [pump({ input: 'single-phase' }), pump()];
     expect(figure(one, 'drive.ratedCurrent')).toBeGreaterThanOrEqual(1.9 * figure(three, 'drive.requiredCurrent'));
     expect(level(one, 'drive.input')).toBe('caution');
-    expect(one.figures['drive.currentDistortion']).toBeUndefined();
+    expect(finding(one, 'drive.input')?.text).toMatch(/a third harmonic of [6-9]\d %/);
+    // Of one phase: P ÷ (U λ).
+    const drawn = figure(one, 'drive.inputPower') / (400 * figure(one, 'drive.truePowerFactor'));
+    expect(figure(one, 'drive.inputCurrent')).toBeCloseTo(drawn, 6);
+    expect(figure(one, 'drive.currentDistortion')).toBeGreaterThan(figure(three, 'drive.currentDistortion'));
     expect(findingIds(three)).not.toContain('drive.input');
   });
 });
@@ -156,7 +160,40 @@ describe('pulses at the motor', () => {
     expect(findingIds(with_('sine'))).not.toContain('drive.insulation');
     expect(level(with_('reactor', '200 m'), 'drive.insulation')).toBe('caution');
     const does = with_('none').drive?.remedies.map((x) => [x.filter, x.does]);
-    expect(does).toEqual([['none', false], ['reactor', false], ['dv-dt', true], ['sine', true]]); // prettier-ignore
+    expect(does).toEqual([
+      ['none', false],
+      ['reactor', false],
+      ['dv-dt', true],
+      ['sine', true],
+      ['nearer', true],
+      ['winding', true],
+    ]);
+  });
+  it('remedies stand side by side: the drive hung nearer, and a winding made for drives, with its price', () => {
+    const of = (length: string, motor = 'na-tefc-30hp-4p') =>
+      american({}, on(length, { motor: { catalogue: motor } })).drive?.remedies ?? [];
+    const winding = of('60 m').find((x) => x.filter === 'winding');
+    expect(winding?.does).toBe(true);
+    expect(winding?.price).toBeGreaterThan(0);
+    expect(of('60 m').find((x) => x.filter === 'nearer')?.name).toBe('the drive hung nearer, 15 m of cable at most');
+    expect(of('60 m', 'na-tefc-inv-30hp-4p').map((x) => x.filter)).not.toContain('winding');
+  });
+  it('a small drive on a long screened cable is said to charge it; a large one not', () => {
+    const at = (power: string, drive: Drive = {}) =>
+      pump(drive, {
+        load: { machine: 'conveyor', demand: { kind: 'power', power, speed: '1400 rpm' } },
+        place: { cable: { length: '200 m' } },
+      });
+    const small = at('0.5 kW');
+    // By hand: √2 · 400 V ÷ 80 Ω for 2.67 µs, 8000 times a second.
+    expect(figure(small, 'drive.chargingCurrent')).toBeCloseTo(7.0711 * Math.sqrt(8000 * 2.6667e-6), 3);
+    expect(level(small, 'drive.input')).toBe('caution');
+    expect(finding(small, 'drive.input')?.text).toContain('of the drive’s rating');
+    expect(findingIds(at('18 kW'))).not.toContain('drive.input');
+    expect(figure(at('0.5 kW', { carrier: '16 kHz' }), 'drive.chargingCurrent')).toBeCloseTo(
+      2 * figure(small, 'drive.chargingCurrent'),
+      9,
+    );
   });
   it('at 690 V there is an answer, with its remedy, and never a dead end', () => {
     const r = pump(
@@ -169,6 +206,51 @@ describe('pulses at the motor', () => {
     expect(r.choice?.method).toBe('drive');
     expect(level(r, 'drive.insulation')).toBe('note');
     expect(findingIds(pump({}, on('10 m')))).not.toContain('drive.insulation');
+  });
+});
+
+describe('house rules of drives', () => {
+  const small = (rules: CaseText['rules'] = {}, drive: Drive = {}): Result =>
+    pump(drive, {
+      load: { machine: 'centrifugal-pump', demand: { kind: 'power', power: '3 kW', speed: '1440 rpm' } },
+      rules,
+    });
+  const bought = (r: Result): string => r.choice?.buying.map((b) => b.text).join('; ') ?? '';
+  it('an input reactor on every drive is bought, and draws less; one that is said stands', () => {
+    const rules = { inputReactor: 'every drive' } as const;
+    const [without, with_] = [small(), small(rules)];
+    expect(bought(without)).not.toContain('input reactor');
+    expect(bought(with_)).toContain('an input reactor of 3 %, by house rule');
+    expect(figure(with_, 'drive.currentDistortion')).toBeLessThan(0.7 * figure(without, 'drive.currentDistortion'));
+    expect(with_.figures['drive.currentDistortion']?.assumed[0]?.why).toContain('by house rule');
+    expect(bought(small(rules, { choke: 0.05 }))).not.toContain('input reactor');
+    expect(figure(small(rules, { choke: 0 }), 'drive.currentDistortion')).toBeCloseTo(
+      figure(small({}, { choke: 0 }), 'drive.currentDistortion'),
+      9,
+    );
+  });
+  it('a surge arrester in every panel is bought', () => {
+    expect(bought(small())).not.toContain('surge arrester');
+    expect(bought(small({ surgeArrester: 'every panel' }))).toContain('a surge arrester in its panel');
+  });
+  it('a plate’s ratio wins, or the heat of this load does; the ratio is drawn either way', () => {
+    const of = (slowSpeed: 'plate' | 'heat'): Result =>
+      american(
+        {},
+        {
+          motor: { catalogue: 'na-tefc-inv-30hp-4p' },
+          load: { machine: 'conveyor', demand: { kind: 'power', power: '12 hp', speed: '1770 rpm' } },
+          speed: { need: 'variable', min: 0.5 },
+          rules: { slowSpeed },
+        },
+      );
+    const [plate, heat] = [of('plate'), of('heat')];
+    const ratio = plate.curves.drive?.envelope?.ratio ?? NaN;
+    expect(figure(plate, 'drive.minSpeed')).toBeCloseTo(ratio, -1);
+    expect(heat.curves.drive?.envelope?.ratio).toBe(ratio);
+    // At 40 % of its torque the heat permits what a tenth of the speed does.
+    expect(figure(heat, 'drive.minSpeed')).not.toBe(figure(plate, 'drive.minSpeed'));
+    expect(pump().curves.drive?.envelope?.ratio).toBeNull();
   });
 });
 

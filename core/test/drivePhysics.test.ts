@@ -128,8 +128,20 @@ describe('stopping', () => {
     // To a fiftieth of its speed.
     expect(physics.coastTime({ ...flywheel, load: () => 20 }, () => 0)).toBeCloseTo((0.98 * 2 * w) / 20, 1);
     expect(physics.coastTime(flywheel, () => 0)).toBe(Infinity);
-    expect(physics.quickestRamp(flywheel, () => 0, () => 0)).toBe(Infinity);
-    expect(physics.quickestRamp(flywheel, () => 30, () => 10)).toBeCloseTo((2 * w) / 40, 6);
+    expect(
+      physics.quickestRamp(
+        flywheel,
+        () => 0,
+        () => 0,
+      ),
+    ).toBe(Infinity);
+    expect(
+      physics.quickestRamp(
+        flywheel,
+        () => 30,
+        () => 10,
+      ),
+    ).toBeCloseTo((2 * w) / 40, 6);
   });
   it('what the load takes is not braked, and a load that stops it sooner leaves nothing', () => {
     const braked = (torque: number): number => physics.rampedStop({ ...flywheel, load: () => torque }, 10).energy;

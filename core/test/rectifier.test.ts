@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { Solver } from 'odex';
 import { describe, expect, it } from 'vitest';
 import { physics, runs } from '@pilgrim/core';
 import { rectifierByPackage } from './rectifierByPackage';
@@ -129,5 +130,77 @@ describe('harmonics of several drives', () => {
   });
   it('raise voltage by order, reactance and current: 10 A of the 5th behind 0.02 Ω on 400 V is 0.43 %', () => {
     expect(physics.voltageShares([[5, 10]], 0.02, 400)[0]?.[1]).toBeCloseTo((5 * 0.02 * 10 * Math.sqrt(3)) / 400, 12);
+  });
+});
+
+describe('a bridge on one phase in time', () => {
+  const [U, P] = [230, 1500];
+  const loop = (x: number, capacitor: number): physics.SinglePhaseSpec => ({
+    ...{ voltage: U, frequency, power: P },
+    inductance: (x * U * U) / P / omega,
+    capacitance: (capacitor * 1e-6 * P) / 1000,
+  });
+  /** The same equations by a general package (odex 2.0.4), in pieces short against their events. */
+  function byPackage(
+    spec: physics.SinglePhaseSpec,
+    first: readonly [number, number],
+  ): { readonly current: number; readonly dc: number; readonly end: number } {
+    const solver = new Solver(2);
+    [solver.relativeTolerance, solver.absoluteTolerance, solver.maxSteps] = [1e-8, 1e-8, 10_000];
+    const crest = Math.SQRT2 * spec.voltage;
+    const e = (t: number): number => crest * Math.abs(Math.sin(omega * t));
+    const pieces = 4000;
+    const h = Math.PI / omega / pieces;
+    let y: number[] = [...first];
+    let [square, sum] = [0, 0];
+    for (let k = 0; k < pieces; k++) {
+      const [i = 0, v = 0] = y;
+      const on = i > 0 || e(k * h) > v;
+      const next = solver.solve(
+        (t, [, w = 0]) => [on ? (e(t) - w) / spec.inductance : 0, ((on ? i : 0) - spec.power / w) / spec.capacitance],
+        k * h,
+        y,
+        (k + 1) * h,
+      ).y;
+      y = [Math.max(0, next[0] ?? 0), next[1] ?? 0];
+      square += (y[0] ?? 0) ** 2 / pieces;
+      sum += (y[1] ?? 0) / pieces;
+    }
+    return { current: Math.sqrt(square), dc: sum, end: y[1] ?? 0 };
+  }
+  it.each([
+    [0.02, 300],
+    [0.05, 200],
+    [0.1, 400],
+  ])('with %f of reactance and %i µF/kW as a general package has it, within 1 %%', (x, capacitor) => {
+    const ours = physics.runSinglePhase(loop(x, capacitor));
+    const theirs = byPackage(loop(x, capacitor), ours.first);
+    // From the beginning that was found, half a period repeats.
+    expect(theirs.end / ours.first[1]).toBeCloseTo(1, 3);
+    expect(ours.settled).toBe(true);
+    // Ours counts orders to 50.
+    expect(ours.current / theirs.current).toBeCloseTo(1, 2);
+    expect(ours.dcVoltage / theirs.dc).toBeCloseTo(1, 2);
+  });
+  it('draws the power it gives, odd harmonics alone, the third most; handbooks print 0.7 to 0.95 of it', () => {
+    for (const x of [0.01, 0.02, 0.03]) {
+      const r = physics.runSinglePhase(loop(x, 400));
+      const drawn = r.wave.reduce((sum, i, k) => sum + i * Math.sin((2 * Math.PI * k) / r.wave.length), 0);
+      expect((Math.SQRT2 * U * drawn) / r.wave.length / P).toBeCloseTo(1, 2);
+      for (const order of [2, 4, 6]) expect(r.crests[order - 1]).toBeLessThan(1e-9);
+      const third = (r.crests[2] ?? 0) / (r.crests[0] ?? 1);
+      // Application guides of drives, from memory.
+      expect(third).toBeGreaterThan(0.7);
+      expect(third).toBeLessThan(0.97);
+    }
+  });
+  it('more reactance never distorts more', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.005, max: 0.06, noNaN: true }), (x) => {
+        const at = (reactance: number): number => physics.runSinglePhase(loop(reactance, 400)).distortion;
+        expect(at(1.3 * x)).toBeLessThanOrEqual(at(x) * 1.001);
+      }),
+      { numRuns: 10 },
+    );
   });
 });

@@ -374,6 +374,8 @@ const driveCurves = z.strictObject({
       continuous: z.array(pair),
       minute: z.array(pair),
       load: z.array(pair),
+      /** r/min by the ratio on the plate. */
+      ratio: z.number().nullable(),
       least: z.number(),
       most: z.number(),
     })
@@ -429,7 +431,8 @@ const driveView = z.strictObject({
   /** What may stand between drive and motor: V it leaves at the motor, share of the voltage it costs, price index. */
   remedies: z.array(
     z.strictObject({
-      filter: z.enum(outputFilters),
+      /** What stands between drive and motor, a drive hung nearer, or another winding. */
+      filter: z.enum([...outputFilters, 'nearer', 'winding']),
       name: z.string(),
       peak: z.number(),
       does: z.boolean(),

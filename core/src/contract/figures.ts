@@ -253,6 +253,7 @@ const drive = {
   'drive.distortionLimit': ['1', 'Limit of demand distortion'],
   'drive.voltageDistortion': ['1', 'Distortion of the voltage'],
   'drive.coastTime': ['s', 'Run-out by itself'],
+  'drive.chargingCurrent': ['A', 'Charging current of its cable'],
   'drive.cycleCurrent': ['A', 'Current by the duty in time'],
   'drive.normalCurrent': ['A', 'Its current at normal duty'],
   'drive.heavyCurrent': ['A', 'Its current at heavy duty'],

@@ -4,6 +4,8 @@ import { leastDriveRating } from '../physics';
 import {
   dutyOverload,
   horsepower,
+  houseReactor,
+  usualChoke,
   driveCurrent,
   overloadCurrent,
   carrierShare,
@@ -56,6 +58,10 @@ export function bothDuties(
 
 /** How many motors hang on the drive. */
 export const motorsOn = (needs: Pick<Needs, 'drive'>): number => needs.drive?.motors ?? 1;
+
+/** Choke of the drive, as a share: as said, by house rule, or what a generic drive for so many W has. */
+export const chokeFor = ({ drive, rules }: Pick<Needs, 'drive' | 'rules'>, power: number): number =>
+  drive?.choke ?? Math.max(usualChoke(power), rules.inputReactor === 'every drive' ? houseReactor : 0);
 
 /** What is left of a drive's rating by heat, height, its carrier and a feed of one phase. */
 export const driveLeft = ({ place, drive }: Pick<Needs, 'place' | 'drive'>): number =>

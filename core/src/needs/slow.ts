@@ -63,9 +63,12 @@ export const loadOn =
     (load.torque * torqueRatio(load.shape, (s * rated.speed) / load.speed)) /
     (rated.power / ((rated.speed * Math.PI) / 30));
 
-/** Whether a motor's own ratio says how slowly it may run: where one is given, or it has a blower. */
-export const hasRatio = (motor: Pick<Motor, 'inverterDuty' | 'cooling'>): boolean =>
-  motor.inverterDuty || motor.cooling === 'blower';
+/**
+ * Whether a motor's own ratio says how slowly it may run: where one is given and the house rule goes by it, or it has
+ * a blower.
+ */
+export const hasRatio = ({ rules }: Pick<Needs, 'rules'>, motor: Pick<Motor, 'inverterDuty' | 'cooling'>): boolean =>
+  motor.cooling === 'blower' || (motor.inverterDuty && rules.slowSpeed === 'plate');
 
 /** ÷ rated speed: what a shaft fan is never trusted below, however little is asked (common practice). */
 const slowest = 0.1;
@@ -77,7 +80,7 @@ const ratioOf = ({ load }: Pick<Needs, 'load'>, { turndown }: Pick<Motor, 'turnd
 export function leastDriveSpeed(needs: Needs, motor: Motor): number {
   if (needs.drive?.cooling === 'blower') return 0;
   const byRatio = motor.speed / ratioOf(needs, motor);
-  return hasRatio(motor) ? byRatio : Math.min(byRatio, leastByHeat(heatOfMotor(motor), needs, motor));
+  return hasRatio(needs, motor) ? byRatio : Math.min(byRatio, leastByHeat(heatOfMotor(motor), needs, motor));
 }
 
 /**
@@ -96,7 +99,7 @@ export function slowReserve(needs: Needs, motor: Motor): number {
   const asked = needs.speed.min * needs.load.speed;
   const byRatio = Math.min(most, (asked * ratioOf(needs, motor)) / motor.speed - 1);
   const s = asked / motor.speed;
-  if (hasRatio(motor) || byRatio >= 0 || s < slowest * 0.999) return byRatio;
+  if (hasRatio(needs, motor) || byRatio >= 0 || s < slowest * 0.999) return byRatio;
   const load = loadOn(needs, motor)(s);
   return load <= 0
     ? most

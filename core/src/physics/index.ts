@@ -6,6 +6,7 @@ export * from './start/standstill';
 export * from './energy/flow';
 export * from './drive/pulses';
 export * from './drive/rectifier';
+export * from './drive/singlePhase';
 export * from './drive/harmonics';
 export * from './drive/envelope';
 export * from './drive/stopping';

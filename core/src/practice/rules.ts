@@ -52,6 +52,25 @@ export const houseRules = {
     ['avoid', 'accept'],
     'A dV/dt filter is proposed first; a reactor can make reflections worse.',
   ),
+  inputReactor: rule<'as asked' | 'every drive'>(
+    'Input reactor',
+    'as asked',
+    ['as asked', 'every drive'],
+    'One where the site’s limit or a stiff source asks for it. Other plants buy 3 % with every drive: it spares the ' +
+      'rectifier in every surge.',
+  ),
+  surgeArrester: rule<'as asked' | 'every panel'>(
+    'Surge arrester',
+    'as asked',
+    ['as asked', 'every panel'],
+    'Where lightning or switching has killed drives before. Other plants put one in every panel with a drive.',
+  ),
+  slowSpeed: rule<'plate' | 'heat'>(
+    'How slowly a motor may run',
+    'plate',
+    ['plate', 'heat'],
+    'The ratio on its plate, where there is one: its maker tried it. The other school goes by the heat of this load.',
+  ),
   inverterDuty: rule<'judged' | 'plate' | 'modern'>(
     'Motor for a drive',
     'judged',

@@ -1,8 +1,8 @@
 import type { RectifierKind } from '../contract';
-import { runRectifier, type Harmonics, type RectifierRun } from '../physics';
+import { runRectifier, runSinglePhase, type Harmonics, type RectifierRun } from '../physics';
 import { activeSpectrum, multiPulse } from '../practice';
 
-/** How a rectifier draws its power, per unit of P ÷ (√3 U); the waveform over a period, for the eye. */
+/** How a rectifier draws its power, per unit of P ÷ (√3 U), on one phase of P ÷ U; the waveform over a period. */
 export interface Drawn {
   readonly fundamental: number;
   /** Harmonic currents ÷ fundamental. */
@@ -22,7 +22,12 @@ const [voltage, frequency, power] = [400, 50, 10_000];
  * within half a percent of each other count as one. Undefined where
  * it has no steady state.
  */
-export function drawnBy(kind: RectifierKind, reactance: number, choke: number, capacitor: number): Drawn | undefined {
+export function drawnBy(
+  kind: RectifierKind | 'single-phase',
+  reactance: number,
+  choke: number,
+  capacitor: number,
+): Drawn | undefined {
   if (kind === 'active') return active();
   const [x, c] = [rounded(Math.max(leastReactance, reactance + choke)), rounded(capacitor)];
   const key = `${kind} ${x} ${c}`;
@@ -41,7 +46,8 @@ const known = new Map<string, Drawn | null>();
 /** To half a percent. */
 const rounded = (v: number): number => Number(Math.exp(Math.round(Math.log(v) * 100) / 100).toPrecision(6));
 
-function simulated(kind: Exclude<RectifierKind, 'active'>, x: number, c: number): Drawn | undefined {
+function simulated(kind: Exclude<RectifierKind, 'active'> | 'single-phase', x: number, c: number): Drawn | undefined {
+  if (kind === 'single-phase') return simulatedSingle(x, c);
   const n = bridgesOf[kind];
   const omega = 2 * Math.PI * frequency;
   const base = (voltage * voltage) / power;
@@ -62,14 +68,30 @@ function simulated(kind: Exclude<RectifierKind, 'active'>, x: number, c: number)
   return run.settled && Number.isFinite(run.distortion) ? perUnit(run) : undefined;
 }
 
-function perUnit({ crests, fundamental, distortion, powerFactor, wave }: RectifierRun): Drawn {
-  const base = power / (Math.sqrt(3) * voltage);
+/** Both lines of the loop have the reactance of one. */
+function simulatedSingle(x: number, c: number): Drawn | undefined {
+  const omega = 2 * Math.PI * frequency;
+  const base = (voltage * voltage) / power;
+  const run = runSinglePhase({
+    ...{ voltage, frequency, power },
+    inductance: (2 * x * base) / omega,
+    capacitance: c / base / omega,
+  });
+  return run.settled && Number.isFinite(run.distortion) ? perUnit(run, power / voltage) : undefined;
+}
+
+function perUnit(
+  { crests, fundamental, distortion, powerFactor, wave }: Of,
+  base = power / (Math.sqrt(3) * voltage),
+): Drawn {
   const first = crests[0] ?? 1;
   const shares = crests.flatMap((crest, i): [number, number][] =>
     i > 0 && crest > 1e-4 * first ? [[i + 1, crest / first]] : [],
   );
   return { fundamental: fundamental / base, shares, distortion, powerFactor, wave: wave.map((i) => i / base) };
 }
+
+type Of = Pick<RectifierRun, 'crests' | 'fundamental' | 'distortion' | 'powerFactor' | 'wave'>;
 
 /** As its filter leaves it: common practice, no simulation of its transistors. */
 function active(): Drawn {

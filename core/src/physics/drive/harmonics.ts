@@ -42,6 +42,19 @@ export const driveInputCurrent = law({
   of: ({ P, U, lambda }) => P / (Math.sqrt(3) * U * lambda),
 });
 
+/** The same on one phase. */
+export const singlePhaseInputCurrent = law({
+  name: 'Current a drive takes from one phase',
+  symbol: 'I_in',
+  unit: 'A',
+  takes: { P: 'W', U: 'V', lambda: '1' },
+  formula: 'P / (U * lambda)',
+  source: network,
+  range: { P: notNegative, U: positive, lambda: [0.01, 1] },
+  example: { of: { P: 1500, U: 230, lambda: 0.7 }, gives: 9.317, from: 'by hand' },
+  of: ({ P, U, lambda }) => P / (U * lambda),
+});
+
 export const driveInputPower = law({
   name: 'Power a drive takes from the supply',
   symbol: 'P_in',

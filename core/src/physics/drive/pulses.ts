@@ -1,5 +1,5 @@
 import { definition } from '../../contract';
-import { law, notNegative } from '../../law';
+import { law, notNegative, positive } from '../../law';
 
 const lines = definition('Transmission-line theory', 'a steep pulse doubles at an open end');
 
@@ -156,4 +156,22 @@ export const slowestEdge = law({
   range: { U: notNegative, l: notNegative, v: notNegative, U_w: notNegative },
   example: { of: { U: 480, l: 30, v: 150e6, U_w: 1000 }, gives: 5.43e-7, from: 'by hand: 2 · 679 V · 0.4 µs ÷ 1000 V' },
   of: ({ U, l, v, U_w }) => (4 * Math.SQRT2 * U * l) / (v * U_w),
+});
+
+/** What edges charge a cable with: each sends a wave there and back, at two edges a period of the carrier. */
+export const chargingCurrent = law({
+  name: 'Charging current of the motor cable',
+  symbol: 'I_ch',
+  unit: 'A',
+  takes: { U: 'V', l: 'm', v: 'm/s', Z_0: 'ohm', f_c: 'Hz' },
+  formula: 'sqrt(2) * U / Z_0 * sqrt(min(1, 4 * l * f_c / v))',
+  source: lines,
+  estimate: { basis: 'a cable whose end is open and whose waves have died out before the next edge', band: [0.5, 1.5] },
+  range: { U: notNegative, l: notNegative, v: positive, Z_0: positive, f_c: notNegative },
+  example: {
+    of: { U: 400, l: 100, v: 150e6, Z_0: 80, f_c: 4000 },
+    gives: 0.7303,
+    from: 'by hand: 7.071 A for 1.33 µs at 8000 edges a second, √0.01067 of the time',
+  },
+  of: ({ U, l, v, Z_0, f_c }) => ((Math.SQRT2 * U) / Z_0) * Math.sqrt(Math.min(1, (4 * l * f_c) / v)),
 });

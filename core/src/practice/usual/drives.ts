@@ -27,6 +27,8 @@ export const driveClassSource = commonPractice(
 
 /** Choke a generic drive brings, as an equivalent share at its input, by its motor's power in W. */
 export const usualChoke = (power: number): number => (power > 7600 ? 0.045 : 0);
+/** An input reactor that a house rule buys with every drive, as a share. */
+export const houseReactor = 0.03;
 export const usualChokeSource = commonPractice(
   'To about 7.5 kW (10 hp) without a choke, beyond one of 4 to 5 % built in',
 );
@@ -118,7 +120,10 @@ export const bearingDrag = {
   source: commonPractice('Bearings and seals hold back with 1 % of rated torque'),
 };
 
+/** Carrier of a generic drive where nobody says, Hz: quiet enough, and its rating holds (common practice). */
+export const usualCarrier = 4000;
+
 /** Share of its rating a drive keeps at a carrier in Hz: whole to 4 kHz, then 4 % less for each kHz, at least half. */
 export const carrierShare = (carrier: number): number =>
-  Math.max(0.5, Math.min(1, 1 - (0.04 * (carrier - 4000)) / 1000));
+  Math.max(0.5, Math.min(1, 1 - (0.04 * (carrier - usualCarrier)) / 1000));
 export const carrierSource = commonPractice('Beyond a carrier of 4 kHz a drive loses about 4 % of its rating a kHz');

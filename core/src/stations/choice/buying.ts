@@ -1,6 +1,7 @@
 import { stockText, type Motor } from '../../catalogue';
 import type { BuyingLine, Candidate } from '../../case';
 import { connectionFor, driveHousing, leftOf, percent, type Needs, type Walk } from '../../needs';
+import { houseReactor } from '../../practice';
 import { writeQuantity } from '../../quantity';
 
 /** Every line a buyer needs of motor, starter and what goes with them, and what may differ from it. */
@@ -108,6 +109,7 @@ export function buyingLines({ input }: Walk, needs: Needs, motor: Motor, candida
     ...(drive
       ? [line('Drive housing', driveHousing(needs, input.place, motor.power), 'the other, if the place allows it')]
       : []),
+    ...(drive ? withDrive(needs).map((text) => line('With it', text, 'what answers the same')) : []),
     ...counted.flatMap((v) => (v.remedy ? [line('With it', v.remedy.text, 'what answers the same')] : [])),
     ...counted.flatMap((v) => (v.condition ? [line('Settle first', v.condition.text, 'nothing')] : [])),
     line(
@@ -121,4 +123,14 @@ export function buyingLines({ input }: Walk, needs: Needs, motor: Motor, candida
       'nothing',
     ),
   ];
+}
+
+/** What house rules buy with every drive. */
+function withDrive({ rules, drive }: Needs): string[] {
+  return [
+    rules.inputReactor === 'every drive' &&
+      drive?.choke === undefined &&
+      `an input reactor of ${percent(houseReactor)}, by house rule`,
+    rules.surgeArrester === 'every panel' && 'a surge arrester in its panel, by house rule',
+  ].filter((x) => typeof x === 'string');
 }

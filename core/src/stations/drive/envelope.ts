@@ -83,9 +83,18 @@ export function tellEnvelope(walk: Walk, needs: Needs, subject: Subject, blown: 
     continuous: at((s) => continuousTorque(of.heat, Math.max(0.001, s))),
     minute: at((s) => minuteTorque(of.heat, driveOverload(needs), s)),
     load: at(load),
+    ratio: platedLeast(needs, subject, of.speed),
     least: Math.round(needs.speed.min * needs.load.speed),
     most: Math.round(needs.speed.max * needs.load.speed),
   };
+}
+
+/** r/min by the ratio on the plate; null where it has none. */
+function platedLeast({ load }: Needs, { turndown, inverterDuty, kind }: Subject, speed: number): number | null {
+  const ratio = isVariableTorque(load.shape)
+    ? (turndown.variableTorque ?? turndown.constantTorque)
+    : turndown.constantTorque;
+  return ratio === undefined || !(inverterDuty || kind === 'plate') ? null : Math.round(speed / ratio);
 }
 
 function tellLeast(walk: Walk, needs: Needs, subject: Subject, of: Heated | undefined, blown: boolean): void {
@@ -94,7 +103,9 @@ function tellLeast(walk: Walk, needs: Needs, subject: Subject, of: Heated | unde
   const ratio = variable
     ? (subject.turndown.variableTorque ?? subject.turndown.constantTorque)
     : subject.turndown.constantTorque;
-  const ruled = subject.motor ? hasRatio(subject.motor) : ratio !== undefined;
+  const ruled = subject.motor
+    ? hasRatio(needs, subject.motor)
+    : ratio !== undefined && needs.rules.slowSpeed === 'plate';
   const path = `plate.inverterDuty.${variable ? 'variableTorque' : 'constantTorque'}`;
   const asked = needs.speed.min * needs.load.speed;
   if (input.drive?.cooling === 'blower')

@@ -1,10 +1,11 @@
 import type { DriveCurves } from '../../case';
 import { model, rectifierNames, type RectifierKind } from '../../contract';
 import { assumed, field, prescribed, type Given } from '../../law';
-import { motorsOn, numberOf, percent, type Needs, type Subject, type Walk } from '../../needs';
+import { chokeFor, motorsOn, numberOf, percent, type Needs, type Subject, type Walk } from '../../needs';
 import {
   demandDistortion,
   driveInputCurrent,
+  singlePhaseInputCurrent,
   driveInputPower,
   driveShareAtLoad,
   partLoad,
@@ -23,6 +24,7 @@ import {
   driveLosses,
   groupOf,
   multiPulse,
+  singlePhaseShare,
   usualCapacitance,
   usualChoke,
   usualChokeSource,
@@ -62,7 +64,7 @@ interface Spectrum {
 function drawn(
   { voltage, frequency, source }: At,
   of: {
-    readonly kind: RectifierKind;
+    readonly kind: RectifierKind | 'single-phase';
     readonly choke: number;
     readonly rated: number;
     readonly power: number;
@@ -75,10 +77,13 @@ function drawn(
   const capacitor = 2 * Math.PI * frequency * usualCapacitance(of.rated, voltage) * base;
   const by = drawnBy(of.kind, source === undefined ? usualSource : source / base, choke, capacitor);
   if (!by) return undefined;
-  const fundamental = (by.fundamental * of.power) / (Math.sqrt(3) * voltage);
+  const fundamental = (by.fundamental * of.power) / (phases(of.kind) * voltage);
   const harmonics = by.shares.map(([order, share]): [number, number] => [order, share * fundamental]);
   return { by, harmonics, fundamental };
 }
+
+/** √3 of three lines, 1 of one phase. */
+const phases = (kind: RectifierKind | 'single-phase'): number => (kind === 'single-phase' ? 1 : Math.sqrt(3));
 
 /**
  * Current, power factor and distortion at the supply: the rectifier simulated, then summed up with what else hangs
@@ -103,22 +108,15 @@ export function tellInput(
     eta_d: prescribed(q(driveShareAtLoad, '1'), driveLosses.source),
   });
   if (power === undefined) return null;
-  if (input.drive?.input === 'single-phase') {
-    w.finding(
-      'drive.input',
-      'caution',
-      'On one phase a three-phase drive gives about half its rating, and draws a third harmonic as well: its ' +
-        'input is not simulated here. Ask its maker, and size wires and device by what he says.',
-      { fields: ['drive.input'] },
-    );
-    return null;
-  }
-  const kind = input.drive?.rectifier ?? 'six-pulse';
-  const choke = input.drive?.choke ?? usualChoke(rated * count);
+  const single = input.drive?.input === 'single-phase';
+  const kind = single ? 'single-phase' : (input.drive?.rectifier ?? 'six-pulse');
+  // On one phase it is a drive of twice the size.
+  const made = (rated * count) / (single ? singlePhaseShare.value : 1);
+  const choke = chokeFor(needs, made);
   const at: At = { voltage, frequency: needs.supply.frequency, source: needs.supply.impedance };
   const output = w.value('drive.ratedCurrent');
-  const apparent = output === undefined ? usualApparent * rated * count : Math.sqrt(3) * voltage * output;
-  const ask = { kind, choke, rated: rated * count, power, apparent };
+  const apparent = output === undefined ? usualApparent * made : Math.sqrt(3) * voltage * output;
+  const ask = { kind, choke, rated: made, power, apparent } as const;
   const own = drawn(at, ask);
   if (!own) {
     w.finding(
@@ -129,10 +127,7 @@ export function tellInput(
     );
     return null;
   }
-  const taken =
-    kind === 'active'
-      ? activeSource
-      : { ...simulated, part: `${rectifierNames[kind]}${kind === 'six-pulse' ? '' : `; ${multiPulse.source.title}`}` };
+  const taken = kind === 'active' ? activeSource : { ...simulated, part: partOf(kind) };
   w.stated('drive.truePowerFactor', '1', q(own.by.powerFactor, '1'), taken, {
     symbol: 'λ',
     ...(at.source === undefined
@@ -143,10 +138,11 @@ export function tellInput(
         }
       : {
           field: 'drive.rectifier',
-          ...(input.drive?.rectifier === undefined && { assumed: 'not said: six-pulse', holds: 'six-pulse' }),
+          ...(input.drive?.rectifier === undefined &&
+            !single && { assumed: 'not said: six-pulse', holds: 'six-pulse' }),
         }),
   });
-  w.figure('drive.inputCurrent', driveInputCurrent, {
+  const current = w.figure('drive.inputCurrent', single ? singlePhaseInputCurrent : driveInputCurrent, {
     P: 'drive.inputPower',
     U: field('supply.voltage', input.supply?.voltage?.value, input.supply?.voltage?.text),
     lambda: 'drive.truePowerFactor',
@@ -156,7 +152,10 @@ export function tellInput(
     symbol: 'THD',
     field: 'drive.choke',
     ...(input.drive?.choke === undefined && {
-      assumed: `not said: ${percent(choke)} (${usualChokeSource.title}; ${capacitanceSource.title})`,
+      assumed:
+        choke > usualChoke(made)
+          ? `by house rule: an input reactor of ${percent(choke)} with every drive`
+          : `not said: ${percent(choke)} (${usualChokeSource.title}; ${capacitanceSource.title})`,
       holds: String(choke),
     }),
   });
@@ -165,15 +164,30 @@ export function tellInput(
     w.stated('drive.ratedInput', 'A', q(full.fundamental * Math.hypot(1, full.by.distortion), 'A'), taken, {
       symbol: 'I_in',
     });
+  if (single && current !== undefined)
+    w.finding(
+      'drive.input',
+      'caution',
+      `On one phase a three-phase drive gives about half its rating, and draws ` +
+        `${writeQuantity(q(current, 'A'), 'A')}, a third harmonic of ` +
+        `${percent(own.by.shares.find(([order]) => order === 3)?.[1] ?? 0)} in it: wires and device by that, and ask ` +
+        'its maker whether its phase-loss trip can be set for it.',
+      { fields: ['drive.input'], figures: ['drive.inputCurrent'] },
+    );
   judgeSite(walk, needs, at, own, full ?? own);
   return {
     waveform: halved(own.by.wave).map((i, k, all): [number, number] => [
       Number(((360 * k) / all.length).toFixed(2)),
-      short((i * power) / (Math.sqrt(3) * voltage)),
+      short((i * power) / (phases(kind) * voltage)),
     ]),
     spectrum: own.harmonics.map(([order, current]): [number, number] => [order, short(current)]),
   };
 }
+
+const partOf = (kind: Exclude<RectifierKind, 'active'> | 'single-phase'): string =>
+  kind === 'single-phase'
+    ? 'four diodes on one phase'
+    : `${rectifierNames[kind]}${kind === 'six-pulse' ? '' : `; ${multiPulse.source.title}`}`;
 
 const short = (x: number): number => Number(x.toPrecision(4));
 /** Every second point: enough for the eye. */
@@ -196,6 +210,15 @@ function judgeSite(walk: Walk, needs: Needs, at: At, own: Spectrum, rated: Spect
       }) ?? []
     );
   });
+  if (others.length > 0)
+    w.fact(
+      'drive.spread',
+      'Several drives together',
+      'their harmonics do not add in full, for their phases spread: the fifth and seventh with the exponent 1.4, ' +
+        'those beyond as the root of squares; alike drives at like load may add in full',
+      summationSource,
+      { fields: ['drive.site.drives'] },
+    );
   const all = together([own.harmonics, ...others.map((o) => o.harmonics)]);
   const distorting = own.fundamental + others.reduce((sum, o) => sum + o.fundamental, 0);
   const sum = distorting + (site?.linear?.value ?? 0);

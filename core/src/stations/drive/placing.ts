@@ -1,8 +1,8 @@
 import { commonPractice, remembered } from '../../contract';
-import { prescribed } from '../../law';
-import { driveHousing, motorsOn, numberOf, type Needs, type Subject, type Walk } from '../../needs';
-import { driveShareAtLoad, panelAir } from '../../physics';
-import { bearingSteps, driveLosses, farOversize, panelRise } from '../../practice';
+import { assumed, field, prescribed } from '../../law';
+import { driveHousing, motorsOn, numberOf, percent, type Needs, type Subject, type Walk } from '../../needs';
+import { chargingCurrent, driveShareAtLoad, panelAir } from '../../physics';
+import { bearingSteps, cableWave, driveLosses, farOversize, panelRise, usualCarrier } from '../../practice';
 import { q, writeNumber, writeQuantity } from '../../quantity';
 
 const earthingSource = commonPractice(
@@ -112,7 +112,8 @@ function tellEarthing({ input, w }: Walk): void {
     );
 }
 
-function tellAround({ input, w }: Walk, needs: Needs, power: number): void {
+function tellAround(walk: Walk, needs: Needs, power: number): void {
+  const { input, w } = walk;
   const { drive } = input;
   const steps = [
     'a shaft-earthing ring',
@@ -158,13 +159,42 @@ function tellAround({ input, w }: Walk, needs: Needs, power: number): void {
         'choke, or an active front end. Nothing may be fed back into it.',
       { fields: ['supply.source', 'drive.rectifier'] },
     );
-  const cable = needs.place.cable;
-  if (cable !== undefined && cable > 50 && power < 4000)
+  w.fact(
+    'drive.isolator',
+    'A disconnect at the motor',
+    'with an early-break contact that takes the drive’s release away before the blades part: opened under way it ' +
+      'arcs, closed on a running drive it trips; never a contactor switched carelessly',
+    commonPractice('Disconnects between drive and motor'),
+    { fields: ['place.cable.length'] },
+  );
+  tellCharging(walk, needs);
+}
+
+/** Share of a drive's rating beyond which what its cable is charged with counts. */
+const muchCharging = 0.2;
+
+function tellCharging({ input, w }: Walk, needs: Needs): void {
+  const cable = input.place?.cable?.length;
+  const rated = w.value('drive.ratedCurrent');
+  if (!cable || input.drive?.filter === 'sine') return;
+  const charging = w.figure('drive.chargingCurrent', chargingCurrent, {
+    U: field('supply.voltage', input.supply?.voltage?.value, input.supply?.voltage?.text),
+    l: field('place.cable.length', cable.value, cable.text),
+    v: prescribed(q(cableWave.speed, 'm/s'), cableWave.source),
+    Z_0: prescribed(q(cableWave.surge, 'ohm'), cableWave.source),
+    f_c: input.drive?.carrier
+      ? field('drive.carrier', input.drive.carrier.value, input.drive.carrier.text)
+      : assumed('drive.carrier', q(usualCarrier, 'Hz'), 'not given: the usual one'),
+  });
+  if (charging === undefined || rated === undefined) return;
+  const share = (motorsOn(needs) * charging) / rated;
+  if (share > muchCharging)
     w.finding(
       'drive.input',
-      'note',
-      `Much of a small drive’s current may go into charging ${Math.round(cable)} m of screened cable: ask its ` +
-        'maker for the longest, or take a lower carrier.',
-      { fields: ['place.cable.length', 'drive.carrier'] },
+      'caution',
+      `Charging ${cable.text} of screened cable takes about ${writeQuantity(q(charging, 'A'), 'A')}, ` +
+        `${percent(share)} of the drive’s rating: it may trip with the motor idle. A lower carrier, a larger drive, ` +
+        'an output reactor, or a shorter cable; ask its maker for the longest.',
+      { fields: ['place.cable.length', 'drive.carrier'], figures: ['drive.chargingCurrent', 'drive.ratedCurrent'] },
     );
 }

@@ -2,7 +2,7 @@ import type { DriveSetting, StartSetting } from '../../case';
 import { brakingKinds, brakingNames, commonPractice, filterNames } from '../../contract';
 import { numberOf, type Needs, type Subject, type Walk } from '../../needs';
 import { driveSettings, isVariableTorque, type DriveSettingId } from '../../physics';
-import { lossBraking } from '../../practice';
+import { lossBraking, usualCarrier } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
 import { triedOf } from '../../runs';
 import type { Stopping } from './stopping';
@@ -56,9 +56,6 @@ const set = (text: string, number: number | undefined): string | Set =>
 const isRegister = (id: string): id is DriveSettingId => id in driveSettings;
 
 const usual = commonPractice('Commissioning of drives').title;
-
-/** Carrier of a generic drive where nobody says, kHz: quiet enough, and its rating holds (common practice). */
-const usualCarrier = 4;
 
 /** What to program: each value with its reason, where it comes from, and what goes wrong otherwise. */
 export function programOf(
@@ -142,8 +139,8 @@ function ofLimits({ input, w }: Walk, needs: Needs, { motor, ...subject }: Subje
     [
       'carrier',
       set(
-        input.drive?.carrier?.text ?? `${usualCarrier} kHz (not said)`,
-        input.drive?.carrier?.value ?? 1000 * usualCarrier,
+        input.drive?.carrier?.text ?? `${usualCarrier / 1000} kHz (not said)`,
+        input.drive?.carrier?.value ?? usualCarrier,
       ),
       input.drive?.carrier ? 'as asked; its rating is derated for it' : 'its rating holds there',
     ],

@@ -1,4 +1,5 @@
 import type { DriveCurves, DriveView, Verdict } from '../../case';
+import { modelPrice } from '../../catalogue';
 import { filterNames, houseRule, model, outputFilters } from '../../contract';
 import { assumed, field, prescribed } from '../../law';
 import {
@@ -21,6 +22,7 @@ import {
   filterDrop,
   filterSource,
   houseRules,
+  drivePremium,
   neverAssumed,
   remedyPrice,
   usualEdge,
@@ -111,7 +113,10 @@ export function tellPulses(walk: Walk, needs: Needs, subject: Subject, winding: 
     length: cable?.value ?? Math.max(100, 4 * (critical ?? 10)),
     edge: edge?.value ?? usualEdge.value,
   };
-  return { pulses: curveOf(pulsed, rating, cable?.value), remedies: compared(pulsed, rating, subject) };
+  return {
+    pulses: curveOf(pulsed, rating, cable?.value),
+    remedies: compared(walk, pulsed, { rating, metres }, subject),
+  };
 }
 
 const followed = model('Waves followed in time through filter and cable', 'an open end at the motor: the worst case');
@@ -187,10 +192,30 @@ function curveOf(pulsed: Pulsed, permitted: number, at: number | undefined): Dri
 }
 
 /** Remedies side by side: the crest each leaves, volts it costs, and its price. */
-function compared(pulsed: Pulsed, rating: number, subject: Subject): DriveView['remedies'] {
+function compared(
+  { practice }: Walk,
+  pulsed: Pulsed,
+  { rating, metres }: Readonly<Record<'rating' | 'metres', number>>,
+  subject: Subject,
+): DriveView['remedies'] {
   const bulk = bulkOf(pulsed.power);
   const price = { none: 0, reactor: 0.6 * remedyPrice('filter', bulk), 'dv-dt': remedyPrice('filter', bulk) } as const;
-  return outputFilters.map((filter) => {
+  const bare = crestAt({ ...pulsed, filter: 'none' });
+  const bears = practice.drivePulse(pulsed.line).value;
+  const others: DriveView['remedies'][number][] = [];
+  if (Number.isFinite(metres) && metres >= leastCable)
+    others.push({
+      ...{ filter: 'nearer', name: `the drive hung nearer, ${Math.floor(metres)} m of cable at most` },
+      ...{ peak: short(crestAt({ ...pulsed, filter: 'none', length: metres })), does: true, drop: 0, price: 0 },
+      text: 'where there is a place for it',
+    });
+  if (!subject.inverterDuty)
+    others.push({
+      ...{ filter: 'winding', name: 'a winding made for drives', peak: short(bare), does: bare <= bears * 1.0001 },
+      ...{ drop: 0, price: Math.round(drivePremium * (subject.motor?.priceIndex ?? modelPrice(pulsed.power, 4, 1))) },
+      text: `bears ${volts(bears)}; ordered with the motor, or at its rewind`,
+    });
+  const filters = outputFilters.map((filter) => {
     const peak = crestAt({ ...pulsed, filter });
     return {
       filter,
@@ -207,7 +232,11 @@ function compared(pulsed: Pulsed, rating: number, subject: Subject): DriveView['
           : `${percent(filterDrop[filter])} of the voltage is lost in it`,
     };
   });
+  return [...filters, ...others];
 }
+
+/** m of cable below which no drive is hung. */
+const leastCable = 2;
 
 /** Several motors: each cable counts, and reflections of all meet. */
 export function tellMotors({ w }: Walk, needs: Needs): void {

@@ -20,6 +20,19 @@
       { name: 'for good', points: e.continuous },
       { name: 'load', points: e.load },
       { name: 'for a minute', points: e.minute, dashed: true },
+      ...(e.ratio === null
+        ? []
+        : [
+            {
+              name: 'by its plate',
+              points: [
+                [e.ratio, 0],
+                [e.ratio, Math.max(...e.minute.map(([, torque]) => torque))],
+              ] as const,
+              dashed: true,
+              labelBelow: true,
+            },
+          ]),
     ];
   });
   const pulses = $derived.by((): Series => {

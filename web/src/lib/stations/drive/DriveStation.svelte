@@ -88,7 +88,14 @@
   </div>
   <div class="mt-3"><DriveCharts of="pulses" /></div>
   <Figures
-    ids={['drive.peakVoltage', 'drive.peakPermitted', 'drive.criticalLength', 'drive.cableLimit', 'drive.slowestEdge']}
+    ids={[
+      'drive.peakVoltage',
+      'drive.peakPermitted',
+      'drive.criticalLength',
+      'drive.cableLimit',
+      'drive.slowestEdge',
+      'drive.chargingCurrent',
+    ]}
   />
   {#if view && view.remedies.length > 0}<DriveRemedies remedies={view.remedies} />{/if}
 </Group>
@@ -167,6 +174,9 @@
     <ChoiceField path="rules.inverterDuty" label="Motor for a drive" {...houseRule('inverterDuty')} />
     <ChoiceField path="rules.driveAltitude" label="Derating for height" {...houseRule('driveAltitude')} />
     <ChoiceField path="rules.outputReactor" label="Output reactor" {...houseRule('outputReactor')} />
+    <ChoiceField path="rules.inputReactor" label="Input reactor" {...houseRule('inputReactor')} />
+    <ChoiceField path="rules.surgeArrester" label="Surge arrester" {...houseRule('surgeArrester')} />
+    <ChoiceField path="rules.slowSpeed" label="How slowly it may run" {...houseRule('slowSpeed')} />
     <ChoiceField path="rules.driveHousing" label="Where it hangs" {...houseRule('driveHousing')} />
   </div>
 </Group>
