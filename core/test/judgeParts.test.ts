@@ -55,6 +55,7 @@ describe('what the old motor’s failure taught', () => {
   ) => {
     const needs = {
       old,
+      rules: { slowSpeed: 'plate' },
       place: { motorDerating: 0.8 },
       speed: { variable: min < 1, min },
       load: { speed: 1770, torque: 1e4, shape: { kind: 'constant' } },

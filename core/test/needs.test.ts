@@ -63,7 +63,8 @@ describe('speeds', () => {
   it('down to its ratio: of variable torque on a fan, of constant torque on a conveyor', () => {
     const base = genericMotors().find((m) => m.practice === 'north-america') ?? expect.fail();
     const ratios = { ...base, inverterDuty: true, speed: 1760, turndown: { variableTorque: 10, constantTorque: 4 } };
-    const on = (kind: string) => leastDriveSpeed(needs({ load: { shape: { kind } } }), ratios);
+    const on = (kind: string) =>
+      leastDriveSpeed(needs({ load: { shape: { kind } }, rules: { slowSpeed: 'plate' } }), ratios);
     expect(on('quadratic')).toBe(176);
     expect(on('constant')).toBe(440);
   });
@@ -121,7 +122,7 @@ describe('connections', () => {
 });
 
 describe('a drive', () => {
-  const load = (kind: string, peak = 1, torque = 100) => needs({ load: { shape: { kind }, peak, torque } });
+  const load = (kind: string, peak = 1, torque = 100) => needs({ load: { shape: { kind }, peak, torque, cycle: [] } });
   it('holds 120 % for a minute on variable torque, 150 % on constant, more where the case asks it', () => {
     expect(driveOverload(load('quadratic'))).toBe(1.2);
     expect(driveOverload(load('constant'))).toBe(1.5);

@@ -130,7 +130,12 @@ describe('a start behind a drive, traced', () => {
   it('terminals have volts per hertz up to rated voltage, and no more above base speed', () => {
     for (const speed of [1760, 2400]) {
       const trace = run(speed).trace ?? expect.fail();
-      for (const [i, n] of trace.speed.entries()) expect(trace.terminal[i]).toBeCloseTo(460 * Math.min(1, n / 1800), 6);
+      // Above volts per hertz stands what the winding itself takes at low speed: some 5 % here.
+      for (const [i, n] of trace.speed.entries()) {
+        const U = trace.terminal[i] ?? NaN;
+        expect(Math.abs(U - 460 * Math.min(1, n / 1800))).toBeLessThan(0.08 * 460);
+        expect(U).toBeLessThanOrEqual(460.0001);
+      }
       expect(Math.max(...trace.speed)).toBeGreaterThan(0.98 * speed);
     }
   });

@@ -41,7 +41,7 @@ async function until(link: DriveLink, holds: (told: LinkTold) => boolean, second
     if (holds(link.told)) return link.told;
     await new Promise((resolve) => setTimeout(resolve, 20));
   }
-  return expect.fail(`not within ${seconds} s: ${JSON.stringify(link.told.lines.slice(-8))} ${JSON.stringify(last(link.told))}`);
+  return expect.fail(`not within ${seconds} s: ${JSON.stringify([link.told.lines.slice(-8), last(link.told)])}`);
 }
 const last = (told: LinkTold): physics.DriveReading | undefined => told.rows.findLast((r) => r !== null) ?? undefined;
 const inState = (state: physics.DriveState) => (told: LinkTold) => last(told)?.state === state && told.link === 'up';

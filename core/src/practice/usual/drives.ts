@@ -6,8 +6,8 @@ export const dutyOverload = {
   normal: { minute: 1.1, seconds: 1.5 },
   heavy: { minute: 1.5, seconds: 1.8 },
   source: commonPractice(
-    'Normal duty 110 % and heavy duty 150 % for 60 s every 10 min; 150 and 180 % for 3 s; the heavy duty of a size is ' +
-      'the normal duty of the one below',
+    'Normal duty 110 % and heavy duty 150 % for 60 s every 10 min; 150 and 180 % for 3 s; the heavy duty ' +
+      'of a size is the normal duty of the one below',
   ),
 } as const satisfies Record<DriveDuty, unknown> & { source: unknown };
 

@@ -35,7 +35,7 @@ export const remedySource = commonPractice('Invented price index of the usual re
 /** What prices of remedies grow with: the motor's power in kW to the power 0.8. */
 export const bulkOf = (power: number): number => (power / 1000) ** 0.8;
 
-/** What a winding made for drives costs beside an ordinary one, as a share of its motor (invented, as all prices here). */
+/** What a winding made for drives costs beside an ordinary one, as a share of its motor: invented, as all prices. */
 export const drivePremium = 0.18;
 
 /** Price index of a remedy for a motor of this bulk. */

@@ -5,7 +5,7 @@
 
   /** What the motor may carry, how pulses grow along the cable, and what is drawn from the supply. */
   interface Props {
-    of: 'envelope' | 'pulses' | 'input';
+    of: 'envelope' | 'pulses' | 'input' | 'stop';
   }
   let { of }: Props = $props();
   const desk = useDesk();
@@ -86,6 +86,37 @@
       'drive.peakVoltage',
     )}, the winding bears {text('drive.peakPermitted')}."
   />
+{:else if of === 'stop' && curves?.stop}
+  {@const { speed, bus, resistor, trip, fault } = curves.stop}
+  {@const end = speed.at(-1)?.[0] ?? 0}
+  <Chart
+    title="The stop, as it is programmed"
+    x="Since the order, s"
+    y="Motor, r/min"
+    series={[{ name: fault === 'none' ? 'on the drive' : 'it trips', points: speed }]}
+    summary={fault === 'none' ? `It stands after ${end} s.` : `Its bus trips: ${fault}.`}
+    height={220}
+  />
+  {#if bus.some(([, v]) => v > 1.02 * (bus[0]?.[1] ?? 0))}
+    <Chart
+      title="What comes back meanwhile"
+      x="Since the order, s"
+      y="DC bus, V"
+      series={[
+        { name: 'its bus', points: bus },
+        {
+          name: 'it trips',
+          points: [
+            [0, trip],
+            [end, trip],
+          ],
+          dashed: true,
+        },
+      ]}
+      summary="The resistor takes {Math.round(Math.max(...resistor.map(([, p]) => p)))} W at most."
+      height={220}
+    />
+  {/if}
 {:else if of === 'input' && curves?.waveform && curves.spectrum}
   <Chart
     title="Current from the supply"

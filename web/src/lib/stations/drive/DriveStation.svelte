@@ -139,9 +139,11 @@
       'drive.brakingMean',
       'drive.brakingResistance',
       'drive.brakingLeast',
+      'drive.stopHeat',
     ]}
     empty="A motor and a load give it."
   />
+  <div class="mt-3 grid gap-3"><DriveCharts of="stop" /></div>
 </Group>
 <Group
   title="What to program"
