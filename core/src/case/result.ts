@@ -400,6 +400,7 @@ const driveCurves = z.strictObject({
       speed: z.array(pair),
       torque: z.array(pair),
       current: z.array(pair),
+      voltage: z.array(pair),
       bus: z.array(pair),
       resistor: z.array(pair),
       trip: z.number(),

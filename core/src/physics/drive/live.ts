@@ -1,6 +1,7 @@
 import type { BrakingKind } from '../../contract';
 import { frictionAt, seen, seenAt, seenLength, type Circuit } from '../machine/circuit';
 import { Fed, noPoint, type FedBy } from '../machine/fed';
+import { torqueRatio } from '../mechanics/shape';
 import { startTorqueAt, type StartLoad } from '../start/run';
 import { overloadAfter } from './overload';
 
@@ -200,6 +201,8 @@ export class LiveDrive {
   #tripped = 0;
   #restarts = 0;
   #arrived = false;
+  /** It has been at speed: its load is the running one, breakaway and a start without load are over. */
+  #loaded = false;
   #limited = false;
   #afterStop: DriveFault = 'none';
   /** What was signalled last while it could be read, 0 to 1. */
@@ -355,6 +358,13 @@ export class LiveDrive {
     return this.#at(p.leastFrequency + this.#wanted() * (p.greatestFrequency - p.leastFrequency));
   }
 
+  /** N·m of the machine at n r/min. */
+  #resists(n: number): number {
+    const { load } = this.machine;
+    const torque = this.#loaded ? load.torque * torqueRatio(load.shape, n / load.speed) : startTorqueAt(load, n);
+    return this.#spoiling.load * torque;
+  }
+
   #happens(kind: DriveEventKind, fault: DriveFault = 'none'): void {
     this.#number++;
     this.#events = [...this.#events.slice(1 - kept), { number: this.#number, time: this.#time, kind, fault }];
@@ -363,6 +373,7 @@ export class LiveDrive {
   #begin(kind: 'run' | 'restarted'): void {
     this.#state = 'running';
     this.#arrived = false;
+    this.#loaded = false;
     this.#afterStop = 'none';
     this.#silence = 0;
     this.#atLimit = 0;
@@ -393,8 +404,7 @@ export class LiveDrive {
     const coasting = this.#state === 'stopping' && this.#program?.stop === 'coast';
     const injecting = this.#state === 'stopping' && this.#program?.stop === 'dc';
     const turning = n > 1e-3;
-    const resisting =
-      this.#spoiling.load * startTorqueAt(m.load, n) + m.drag + (turning ? frictionAt(m.circuit, n) / w : 0);
+    const resisting = this.#resists(n) + m.drag + (turning ? frictionAt(m.circuit, n) / w : 0);
     const feeding = driven && !coasting && !injecting && this.#fed !== undefined;
     if (feeding) this.#follow(h, resisting);
     else if (injecting && turning) this.#inject(n);
@@ -413,7 +423,7 @@ export class LiveDrive {
     const wasted = electric < 0 ? Math.max(0, Math.min(-electric, counted)) : 0;
     electric += wasted;
     const e = this.energy;
-    const loadTorque = this.#spoiling.load * startTorqueAt(m.load, n);
+    const loadTorque = this.#resists(n);
     e.load += loadTorque * moved * h;
     e.friction += (resisting - loadTorque + held) * moved * h;
     e.rotor += rotor * h;
@@ -495,6 +505,7 @@ export class LiveDrive {
     const arrived = Math.abs(this.#speed - goal) < 0.005 * Math.max(goal, 1);
     if (this.#state === 'running' && arrived && !this.#arrived) this.#happens('at-speed');
     this.#arrived = arrived;
+    this.#loaded ||= arrived;
   }
 
   #limits(h: number, limited: boolean, goal: number): void {
@@ -509,7 +520,7 @@ export class LiveDrive {
   /** Whether torque at the limit still moves it on, by a thousandth of its range a second. */
   #gains(): boolean {
     const m = this.machine;
-    const resisting = this.#spoiling.load * startTorqueAt(m.load, this.#speed) + m.drag;
+    const resisting = this.#resists(this.#speed) + m.drag;
     return (this.#torque - resisting) / m.inertia / rad > 0.001 * this.#top();
   }
 
@@ -609,12 +620,13 @@ export function injectedTorque(c: Circuit, current: number, n: number): number {
   return ((current * fluxed) ** 2 * (view[seen.airGap] ?? 0) * c.poles) / (4 * Math.PI * f);
 }
 
-/** A stop followed in time: columns in s, r/min, N·m, A, V, W, and the fault that ended it. */
+/** A stop followed in time: columns in s, r/min, N·m, A, V at the motor, V, W, and the fault that ended it. */
 export interface SimulatedStop {
   readonly time: Float64Array;
   readonly speed: Float64Array;
   readonly torque: Float64Array;
   readonly current: Float64Array;
+  readonly voltage: Float64Array;
   readonly bus: Float64Array;
   readonly resistor: Float64Array;
   readonly fault: DriveFault;
@@ -646,20 +658,20 @@ export function stopOnDrive(
   drive.advance(0.01);
   const from = drive.reading.time;
   drive.order({ run: false });
-  const columns = Array.from({ length: 6 }, () => new Float64Array(3 * rows));
+  const columns = Array.from({ length: 7 }, () => new Float64Array(3 * rows));
   const h = Math.max(0.005, about / rows);
   let row = 0;
   let stopped: number | undefined;
   while (row < 3 * rows) {
     const r = drive.reading;
-    for (const [k, value] of [r.time - from, r.speed, r.torque, r.current, r.bus, r.resistor].entries())
+    for (const [k, value] of [r.time - from, r.speed, r.torque, r.current, r.voltage, r.bus, r.resistor].entries())
       columns[k]?.fill(value, row, row + 1);
     row++;
     if (stopped !== undefined || r.time - from > longestStop) break;
     drive.advance(h, h);
     if (drive.reading.state === 'ready' || drive.reading.speed <= 0) stopped = drive.reading.time - from;
   }
-  const [time, speed, torque, current, bus, resistor] = columns.map((c) => c.slice(0, row));
+  const [time, speed, torque, current, voltage, bus, resistor] = columns.map((c) => c.slice(0, row));
   const none = new Float64Array(0);
   const { fault } = drive.reading;
   return {
@@ -667,6 +679,7 @@ export function stopOnDrive(
     speed: speed ?? none,
     torque: torque ?? none,
     current: current ?? none,
+    voltage: voltage ?? none,
     bus: bus ?? none,
     resistor: resistor ?? none,
     fault,

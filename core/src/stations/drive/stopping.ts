@@ -234,6 +234,7 @@ export function stopCurve(stopping: Stopping, settings: readonly DriveSetting[])
     speed: against(stop.speed),
     torque: against(stop.torque),
     current: against(stop.current),
+    voltage: against(stop.voltage),
     bus: against(stop.bus),
     resistor: against(stop.resistor),
     trip: machine.trip,

@@ -37,16 +37,14 @@
   /** The last run or stop, its prediction from there on. */
   const turn = $derived(told.lines.findLast((l) => l.what === 'run' || l.what === 'stop' || l.what === 'tripped'));
   function predicted(key: Key): Points {
-    const of =
-      turn?.what === 'run' ? curves?.run?.[key] : turn?.what === 'stop' && stopHas(key) ? curves?.stop?.[key] : [];
+    const of = turn?.what === 'run' ? curves?.run : turn?.what === 'stop' ? curves?.stop : null;
     const begin = turn?.time ?? 0;
-    const points = (of ?? []).map(([t, value]): [number, number] => [begin + t, value]);
+    const points = (of?.[key] ?? []).map(([t, value]): [number, number] => [begin + t, value]);
     const last = points.at(-1);
     // What it has come to it keeps.
     if (last && turn?.what === 'run' && last[0] < end) points.push([end, last[1]]);
     return points.filter(([t]) => t >= from);
   }
-  const stopHas = (key: Key): key is Exclude<Key, 'voltage'> => key !== 'voltage';
 
   function series(key: Key): ComponentProps<typeof Chart>['series'] {
     const read = pieces.map((piece, i) => ({
@@ -57,7 +55,7 @@
     const expected = predicted(key);
     return [
       ...read.toReversed(),
-      ...(expected.length > 1 ? [{ name: 'predicted', points: expected, dashed: true, labelBelow: true }] : []),
+      ...(expected.length > 1 ? [{ name: 'predicted', points: expected, dashed: true }] : []),
     ];
   }
 </script>

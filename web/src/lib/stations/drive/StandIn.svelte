@@ -65,7 +65,7 @@
     if (told && (await live.order({ do: 'allow', address: told.address }))) asking = false;
   }
   const write = (value: number, digits = 3): string =>
-    Math.abs(value) < 5e-4 ? '0' : String(Number(value.toPrecision(digits)));
+    Math.abs(value) < 5e-4 ? '0' : String(Number(value.toPrecision(digits))).replace('-', '−');
   const facts = $derived<readonly (readonly [string, string])[]>(
     now
       ? [
