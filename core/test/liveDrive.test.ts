@@ -73,6 +73,38 @@ const started = (m = machine(), p = program(), seconds = 0): physics.LiveDrive =
 const kinds = (d: physics.LiveDrive): string[] =>
   d.events.map((e) => (e.fault === 'none' ? e.kind : `${e.kind} ${e.fault}`));
 
+/** Start's own simulation of the run-up. */
+const simulated = (m: Machine, p: Program): physics.Run =>
+  runOnDrive({
+    ...m,
+    feed: {
+      ...{ voltage: m.line, frequency: 60, resistance: 0, reactance: 0, generator: undefined },
+      cable: { resistance: 0, reactance: 0 },
+    },
+    plan: { ...p, method: 'drive', ramp: p.rampUp, speed: base },
+    stallTime: 10,
+  });
+
+describe('a run-up as Start simulates it', () => {
+  it('keeps its energy within 0.1 %', () => {
+    const some = fc.record({
+      inertia: fc.double({ min: 0.05, max: 20, noNaN: true }),
+      rampUp: fc.double({ min: 0.3, max: 30, noNaN: true }),
+      share: fc.double({ min: 0, max: 1, noNaN: true }),
+      control: fc.constantFrom('vector' as const, 'scalar' as const),
+    });
+    fc.assert(
+      fc.property(some, ({ inertia, rampUp, share, control }) => {
+        const load = { ...machine().load, torque: share * ratedTorque, breakaway: 0 };
+        const { energy } = simulated(machine({ inertia, load }), program({ rampUp, control, boost: 0.03 }));
+        const went = energy.stator + energy.rotor + energy.core + energy.friction + energy.load + energy.kinetic;
+        expect(Math.abs(went / energy.input - 1)).toBeLessThan(0.001);
+      }),
+      { numRuns: 40 },
+    );
+  });
+});
+
 describe('a drive in time', () => {
   it('keeps its energy: what the line gave is lost, done or turning, within 0.1 %', () => {
     fc.assert(
@@ -110,20 +142,7 @@ describe('a drive in time', () => {
     ] as const) {
       const m = machine({ inertia, drag: 0 });
       const p = program({ rampUp });
-      const plan = { ...p, method: 'drive', ramp: rampUp, speed: base } as const;
-      const run = runOnDrive({
-        ...m,
-        feed: {
-          voltage: m.line,
-          frequency: 50,
-          resistance: 0,
-          reactance: 0,
-          generator: undefined,
-          cable: { resistance: 0, reactance: 0 },
-        },
-        plan,
-        stallTime: 10,
-      });
+      const run = simulated(m, p);
       const drive = new LiveDrive(m);
       drive.take(p);
       drive.order({ run: true, reference: 1 });

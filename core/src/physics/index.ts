@@ -32,6 +32,7 @@ export * from './machine/operating';
 export * from './start/heat';
 export * from './start/startCase';
 export * from './drive/live';
+export * from './drive/stopLive';
 export * from './drive/registers';
 export * from './start/settings';
 export * from './start/laws';

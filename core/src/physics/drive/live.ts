@@ -1,9 +1,10 @@
 import type { BrakingKind } from '../../contract';
-import { frictionAt, seen, seenAt, seenLength, type Circuit } from '../machine/circuit';
+import { frictionAt, type Circuit } from '../machine/circuit';
 import { Fed, noPoint, type FedBy } from '../machine/fed';
 import { torqueRatio } from '../mechanics/shape';
 import { startTorqueAt, type StartLoad } from '../start/run';
 import { overloadAfter } from './overload';
+import { injected, injectedTorque, lossTorque } from './stopping';
 
 /** What hangs on the drive, and the drive's own parts. N·m, kg·m², V, A, W, F, Ω. */
 export interface DrivenMachine {
@@ -149,10 +150,6 @@ const rad = Math.PI / 30;
 /** Longest step, s. */
 const longestStep = 0.005;
 const tables = 32;
-/** Of a motor's rated flux that direct current does not exceed: its iron saturates. */
-const saturated = 1.2;
-/** Direct current while braking, as alternating current that heats alike, × rated: 0.5 to 1.5 is usual. */
-export const injected = 1.5;
 /** s at the current limit, behind the reference, after which it counts as stalled. */
 const stallAfter = 5;
 /** s of a lost phase under load until it trips, and of a held reference until it stops. */
@@ -496,21 +493,23 @@ export class LiveDrive {
     const able = this.#between(this.#able, n);
     const least = this.#between(this.#brakes, n);
     const torque = Math.max(least, Math.min(able, asked));
-    const limited = asked > able * (1 + 1e-9) || asked < least * (1 + 1e-9);
     // The ramp waits for a machine that cannot follow it.
     if (asked > able) this.#set = n + ((torque - resisting) * h) / m.inertia / rad;
     fed.give(n, torque, this.#between(this.#slips, n), this.#point);
     this.#torque = torque;
-    this.#limits(h, limited && asked > 0, goal);
+    this.#limits(h, asked / able, goal);
     const arrived = Math.abs(this.#speed - goal) < 0.005 * Math.max(goal, 1);
     if (this.#state === 'running' && arrived && !this.#arrived) this.#happens('at-speed');
     this.#arrived = arrived;
     this.#loaded ||= arrived;
   }
 
-  #limits(h: number, limited: boolean, goal: number): void {
+  /** `pressed`: torque asked ÷ torque at the current limit. */
+  #limits(h: number, pressed: number, goal: number): void {
+    const limited = pressed > 1 + 1e-9;
     if (limited && !this.#limited) this.#happens('at-limit');
-    this.#limited = limited;
+    // Off the limit only well below it: else the log fills with coming and going.
+    this.#limited = limited || (this.#limited && pressed > 0.95);
     const behind = this.#speed < 0.97 * goal;
     const rising = this.#torque > 0 && this.#slope >= 0 && this.#gains();
     this.#atLimit = limited && behind && !rising ? this.#atLimit + h : 0;
@@ -596,93 +595,4 @@ export class LiveDrive {
     if (this.#motorHeat > bears) this.#trip('motor-overload');
     else if (this.#driveHeat > 1) this.#trip('drive-overload');
   }
-}
-
-/**
- * N·m by which losses of `lost` W brake at n r/min, no more than half of rated torque: currents have their limit.
- */
-export const lossTorque = (lost: number, ratedTorque: number, n: number): number =>
-  Math.min(lost / (Math.max(n, 1e-6) * rad), 0.5 * ratedTorque);
-
-const view = new Float64Array(seenLength);
-
-/**
- * N·m by which direct current brakes at n r/min; `current`: A of the alternating current that heats alike. The
- * winding's field stands still, so the rotor sees the frequency of its own turning; the iron saturates at low speed.
- */
-export function injectedTorque(c: Circuit, current: number, n: number): number {
-  const f = Math.max((n * c.poles) / 120, 1e-3);
-  seenAt(c, f, 1, view);
-  const r = (view[seen.resistance] ?? 0) - c.statorResistance - (c.strayResistance ?? 0);
-  const x = (view[seen.reactance] ?? 0) - (c.statorReactance * f) / c.frequency;
-  const most = (saturated * c.voltage * f) / c.frequency / Math.sqrt(3);
-  const fluxed = Math.min(1, most / (current * Math.sqrt(r * r + x * x)));
-  return ((current * fluxed) ** 2 * (view[seen.airGap] ?? 0) * c.poles) / (4 * Math.PI * f);
-}
-
-/** A stop followed in time: columns in s, r/min, N·m, A, V at the motor, V, W, and the fault that ended it. */
-export interface SimulatedStop {
-  readonly time: Float64Array;
-  readonly speed: Float64Array;
-  readonly torque: Float64Array;
-  readonly current: Float64Array;
-  readonly voltage: Float64Array;
-  readonly bus: Float64Array;
-  readonly resistor: Float64Array;
-  readonly fault: DriveFault;
-  /** s to standstill; undefined where it trips or still turns after ten minutes. */
-  readonly stopped: number | undefined;
-}
-
-const rows = 160;
-const longestStop = 600;
-
-/**
- * Stops a machine that runs at n r/min, as it is programmed, with `load` × its load. `about`: s that it will take, for
- * the chart's rows.
- */
-export function stopOnDrive(
-  machine: DrivenMachine,
-  program: DriveProgram,
-  n: number,
-  about: number,
-  load = 1,
-): SimulatedStop {
-  const drive = new LiveDrive(machine);
-  drive.take({ ...program, flyingStart: true, linkLost: 0, restarts: 0 });
-  drive.turning(n);
-  drive.spoil({ load });
-  const f = (n * machine.circuit.frequency) / machine.circuit.ratedSpeed;
-  const range = program.greatestFrequency - program.leastFrequency;
-  drive.order({ run: true, reference: range > 0 ? (f - program.leastFrequency) / range : 1 });
-  drive.advance(0.01);
-  const from = drive.reading.time;
-  drive.order({ run: false });
-  const columns = Array.from({ length: 7 }, () => new Float64Array(3 * rows));
-  const h = Math.max(0.005, about / rows);
-  let row = 0;
-  let stopped: number | undefined;
-  while (row < 3 * rows) {
-    const r = drive.reading;
-    for (const [k, value] of [r.time - from, r.speed, r.torque, r.current, r.voltage, r.bus, r.resistor].entries())
-      columns[k]?.fill(value, row, row + 1);
-    row++;
-    if (stopped !== undefined || r.time - from > longestStop) break;
-    drive.advance(h, h);
-    if (drive.reading.state === 'ready' || drive.reading.speed <= 0) stopped = drive.reading.time - from;
-  }
-  const [time, speed, torque, current, voltage, bus, resistor] = columns.map((c) => c.slice(0, row));
-  const none = new Float64Array(0);
-  const { fault } = drive.reading;
-  return {
-    time: time ?? none,
-    speed: speed ?? none,
-    torque: torque ?? none,
-    current: current ?? none,
-    voltage: voltage ?? none,
-    bus: bus ?? none,
-    resistor: resistor ?? none,
-    fault,
-    stopped: fault === 'none' ? stopped : undefined,
-  };
 }

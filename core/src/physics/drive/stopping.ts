@@ -1,5 +1,6 @@
 import { definition } from '../../contract';
 import { law, notNegative } from '../../law';
+import { seen, seenAt, seenLength, type Circuit } from '../machine/circuit';
 import { mechanics } from '../mechanics/shaft';
 
 /** What turns and what holds it back. kg·m², r/min; torques in N·m against r/min. */
@@ -74,6 +75,33 @@ export function rampedStop({ inertia, speed, load }: Turning, time: number): Sto
     most = Math.max(most, torque);
   }
   return { time, energy, peak, torque: most };
+}
+
+/** Of a motor's rated flux that direct current does not exceed: its iron saturates. */
+const saturated = 1.2;
+/** Direct current while braking, as alternating current that heats alike, × rated: 0.5 to 1.5 is usual. */
+export const injected = 1.5;
+
+/**
+ * N·m by which losses of `lost` W brake at n r/min, no more than half of rated torque: currents have their limit.
+ */
+export const lossTorque = (lost: number, ratedTorque: number, n: number): number =>
+  Math.min(lost / (Math.max(n, 1e-6) * rad), 0.5 * ratedTorque);
+
+const view = new Float64Array(seenLength);
+
+/**
+ * N·m by which direct current brakes at n r/min; `current`: A of the alternating current that heats alike. The
+ * winding's field stands still, so the rotor sees the frequency of its own turning; the iron saturates at low speed.
+ */
+export function injectedTorque(c: Circuit, current: number, n: number): number {
+  const f = Math.max((n * c.poles) / 120, 1e-3);
+  seenAt(c, f, 1, view);
+  const r = (view[seen.resistance] ?? 0) - c.statorResistance - (c.strayResistance ?? 0);
+  const x = (view[seen.reactance] ?? 0) - (c.statorReactance * f) / c.frequency;
+  const most = (saturated * c.voltage * f) / c.frequency / Math.sqrt(3);
+  const fluxed = Math.min(1, most / (current * Math.sqrt(r * r + x * x)));
+  return ((current * fluxed) ** 2 * (view[seen.airGap] ?? 0) * c.poles) / (4 * Math.PI * f);
 }
 
 /** Kinetic energy between two speeds, less what the load takes meanwhile. */

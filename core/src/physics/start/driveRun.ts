@@ -108,7 +108,8 @@ export function runOnDrive(spec: DriveSpec): Run {
     const wanted = Math.min(goal, (goal * (t + h)) / rising);
     const w = (n * pi) / 30;
     const friction = frictionAt(circuit, n);
-    const resisting = startTorqueAt(load, n) + (w > 1e-9 ? friction / w : 0);
+    const rubbing = w > 1e-9 ? friction / w : 0;
+    const resisting = startTorqueAt(load, n) + rubbing;
     const asked = resisting + (inertia * (((wanted - n) * pi) / 30)) / h;
     const limit = between(able, n / goal);
     const torque = Math.min(asked, limit);
@@ -134,7 +135,7 @@ export function runOnDrive(spec: DriveSpec): Run {
     energy.stator += p.stator * h;
     energy.rotor += p.rotor * h;
     energy.core += p.core * h;
-    energy.friction += friction * h;
+    energy.friction += rubbing * moved * h;
     energy.load += startTorqueAt(load, n) * moved * h;
     squared += p.current * p.current * h;
     if (trace) {
