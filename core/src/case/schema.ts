@@ -675,6 +675,14 @@ export const caseSchema = z.strictObject(
         discountRate: number({ min: 0, max: 1 }, 0.07).optional(),
         carbon: number({ min: 0, max: 10 }, 0.25).optional(),
         installedCost: number({ min: 0, max: 1e9 }, 6200).optional(),
+        /** A tonne of carbon dioxide. */
+        carbonPrice: number({ min: 0, max: 10000 }, 80).optional(),
+        /** A year more than now; below 0 where it saves. */
+        maintenance: number({ min: -1e9, max: 1e9 }, 250).optional(),
+        /** By which prices rise a year. */
+        inflation: number({ min: -0.2, max: 0.5 }, 0.02).optional(),
+        /** Years until it is bought again. */
+        life: number({ above: 0, max: 100 }, 15).optional(),
       })
       .optional(),
     motor: z

@@ -284,6 +284,13 @@ const cost = {
   'cost.savedCarbon': ['kg/a', 'Saved carbon'],
   'cost.investment': ['money', 'Investment'],
   'cost.payback': ['a', 'Payback'],
+  'cost.benefit': ['1/a', 'What a year brings'],
+  'cost.presentFactor': ['1', 'Present value of one a year'],
+  'cost.spendings': ['1', 'Times it is bought, as of today'],
+  'cost.netPresentValue': ['money', 'Net present value'],
+  'cost.lifeCycle': ['money', 'Life-cycle cost'],
+  'cost.internalRate': ['1', 'Internal rate of return'],
+  'cost.discountedPayback': ['a', 'Discounted payback'],
 } as const satisfies Record<`cost.${string}`, Told>;
 
 /** Every figure: stable once released, so add, never rename. */

@@ -175,6 +175,7 @@ export const findingLevels = {
   'drive.motors': ['caution'],
   'drive.safe-torque-off': ['note'],
   'cost.no-saving': ['caution'],
+  'cost.not-worth-it': ['note'],
   'cost.displacement-throttled': ['stop'],
 } as const satisfies Record<`${string}.${string}`, readonly Level[]>;
 

@@ -12,6 +12,7 @@ export * from './drive/envelope';
 export * from './drive/stopping';
 export * from './drive/overload';
 export * from './energy/money';
+export * from './energy/worth';
 export * from './machine/rating';
 export * from './mechanics/conveying';
 export * from './measuring/readings';

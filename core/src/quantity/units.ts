@@ -299,6 +299,7 @@ const plainUnits = {
   'kg/kWh': 'kg/kWh',
   '1/kWh': 'per kWh',
   '1/kW': 'per kW and month',
+  '1/kg': 'per kg',
   kW: 'kW',
   'm/s2': 'm/s²',
   hp: 'hp',

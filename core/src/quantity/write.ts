@@ -84,7 +84,7 @@ function pureNumber(v: number): string {
 export const writePart = (metres: number): string =>
   `${trim(writeNumber(metres * 1000))} mm (${writeNumber(metres / 0.0254)} in)`;
 
-const moneyUnits: ReadonlySet<UnitId> = new Set(['money', '1/a', '1/kWh', '1/kW']);
+const moneyUnits: ReadonlySet<UnitId> = new Set(['money', '1/a', '1/kWh', '1/kW', '1/kg']);
 /** Whether a unit is of money, which is of the case's own currency. */
 export const isMoney = (unit: UnitId): boolean => moneyUnits.has(unit);
 

@@ -13,8 +13,8 @@ import { Workings } from '../law';
 import { softLimit, tap, torqueRatio, type DrivenMachine } from '../physics';
 import { acceptDoubts } from './doubts';
 import { askUnusual } from './unusual';
-import { practiceById, rulesFor, usualYears } from '../practice';
-import { startNeeds, subjectFromPlate, subjectOf, type Needs, type Subject, type Walk } from '../needs';
+import { practiceById, rulesFor, usualRate, usualYears } from '../practice';
+import { percent, startNeeds, subjectFromPlate, subjectOf, type Needs, type Subject, type Walk } from '../needs';
 import {
   asked,
   entryVerdict,
@@ -126,7 +126,7 @@ export function solveWith(
       energyPrice: input.money?.energyPrice ?? 0.15,
       currency: input.money?.currency ?? '',
       years: input.money?.years ?? usualYears,
-      discountRate: input.money?.discountRate ?? 0.07,
+      discountRate: input.money?.discountRate ?? usualRate,
       assumed: assumedFor(walk, speed.assumedHours),
     };
     found = chooseAndTell(walk, needs, plate, shelf, Math.min(told, bestFifty));
@@ -181,7 +181,7 @@ function assumedFor({ input }: Walk, hours: boolean): string[] {
     hours && '4000 h a year at full flow',
     money?.energyPrice === undefined && 'an energy price of 0.15 per kWh',
     money?.years === undefined && `${usualYears} years`,
-    money?.discountRate === undefined && '7 % discount',
+    money?.discountRate === undefined && `${percent(usualRate)} discount`,
   ].filter((x) => typeof x === 'string');
 }
 

@@ -11,6 +11,8 @@ export const tight = 0.02;
 
 /** Years over which a purchase is judged where nobody says (common practice). */
 export const usualYears = 10;
+/** Discount rate where nobody says (common practice). */
+export const usualRate = 0.07;
 
 /** Whether a value keeps a house rule's upper limit, only just misses it, or does not. */
 export const keeps = (value: number, limit: number): 'well' | 'tight' | 'not' =>

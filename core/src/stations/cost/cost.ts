@@ -13,6 +13,7 @@ import {
   savedMoney,
   speedRatio,
 } from '../../physics';
+import { tellWorth } from './worth';
 import { controlCurves, presentRatio, usualYears } from '../../practice';
 import { q, writeNumber } from '../../quantity';
 import { inputOf, type Needs, numberOf, type PlateFacts, type Subject, usualEfficiency, type Walk } from '../../needs';
@@ -94,7 +95,7 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
     },
   });
   const saved = w.figure('cost.savedEnergy', savedEnergy, { E_old: 'cost.oldEnergy', E_new: 'cost.newEnergy' });
-  money(walk, subject);
+  money(walk, subject, isCompared(needs, subject, plate));
   if (saved !== undefined && saved <= 0 && isCompared(needs, subject, plate)) {
     w.finding(
       'cost.no-saving',
@@ -169,7 +170,8 @@ function oldEfficiency({ input, practice, rules, w }: Walk, plate: PlateFacts, s
   return value;
 }
 
-function money({ input, w }: Walk, subject: Subject): void {
+function money(walk: Walk, subject: Subject, compared: boolean): void {
+  const { input, w } = walk;
   const m = input.money;
   w.figure('cost.savedMoney', savedMoney, {
     dE: 'cost.savedEnergy',
@@ -202,6 +204,7 @@ function money({ input, w }: Walk, subject: Subject): void {
       ),
     });
   }
+  tellWorth(walk, compared);
   const saved = w.value('cost.savedMoney');
   if (saved !== undefined && saved > 0 && w.value('cost.investment') !== undefined)
     w.figure('cost.payback', payback, { M: 'cost.investment', dM: 'cost.savedMoney' });

@@ -25,6 +25,7 @@ export interface LinkTold {
 export type DriveOrder =
   | { readonly do: 'program'; readonly table: readonly { readonly id: string; readonly number: number }[] }
   | { readonly do: 'run' | 'stop' | 'reset' | 'cut' | 'join' }
+  | { readonly do: 'drop' }
   | { readonly do: 'reference'; readonly share: number }
   | { readonly do: 'source'; readonly kind: 'network' | 'analogue' }
   | { readonly do: 'spoil'; readonly change: Readonly<Partial<physics.DriveSpoiling>> }

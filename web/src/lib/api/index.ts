@@ -136,7 +136,6 @@ export const watchedDrive = (position: string) => call<LinkTold | null>(`positio
 /** Starts a stand-in for a case, or watches the drive at an address. */
 export const watchDrive = (position: string, what: { case: object } | { address: string }) =>
   call<LinkTold>(`positions/${position}/drive`, { method: 'POST', ...json(what) });
-export const dropDrive = (position: string) => call<unknown>(`positions/${position}/drive`, { method: 'DELETE' });
 export const orderDrive = (position: string, order: DriveOrder) =>
   call<{ readonly settings: Readonly<Record<string, number>> | null }>(`positions/${position}/drive/orders`, {
     method: 'POST',

@@ -48,7 +48,10 @@ export function driveOf(position: string): DriveLink {
 }
 
 /** Does one thing; what the drive is set to where that was asked. */
-export async function order(link: DriveLink, asked: DriveOrder): Promise<Record<string, number> | null> {
+export async function order(
+  link: DriveLink,
+  asked: Exclude<DriveOrder, { readonly do: 'drop' }>,
+): Promise<Record<string, number> | null> {
   switch (asked.do) {
     case 'program':
       return link.program(Object.fromEntries(asked.table.map(({ id, number }) => [id, number])));

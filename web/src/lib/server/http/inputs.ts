@@ -59,6 +59,7 @@ export const driveOrder = z.discriminatedUnion('do', [
     table: z.array(z.strictObject({ id: z.string().max(60), number: z.number() })).max(100),
   }),
   z.strictObject({ do: z.enum(['run', 'stop', 'reset', 'cut', 'join']) }),
+  z.strictObject({ do: z.literal('drop') }),
   z.strictObject({ do: z.literal('reference'), share: z.number().min(0).max(1) }),
   z.strictObject({ do: z.literal('source'), kind: z.enum(['network', 'analogue']) }),
   z.strictObject({ do: z.literal('spoil'), change: spoiled }),

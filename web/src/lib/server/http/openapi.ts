@@ -178,7 +178,6 @@ export const openApi = {
           '422': problem('Not a valid case or address'),
         },
       },
-      delete: { responses: { '204': { description: 'Let go; a stand-in ends' } } },
     },
     '/api/v1/positions/{id}/drive/orders': {
       parameters: [path('id')],

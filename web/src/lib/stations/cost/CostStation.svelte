@@ -24,6 +24,10 @@
     <NumberField path="money.installedCost" label="Installed cost" placeholder="from the price index" />
     <NumberField path="money.carbon" label="Carbon, kg/kWh" placeholder="0.25" />
     <NumberField path="money.years" label="Years" placeholder="10" />
+    <NumberField path="money.carbonPrice" label="Price of carbon, per tonne" placeholder="80" />
+    <NumberField path="money.maintenance" label="Maintenance, a year more than now" placeholder="250" />
+    <NumberField shareTo={0.5} path="money.inflation" label="Prices rise a year by" placeholder="0.02" />
+    <NumberField path="money.life" label="Bought again after years" placeholder="15" />
     <NumberField shareTo={0.5} path="money.discountRate" label="Discount rate" placeholder="0.07" />
     <ChoiceField
       path="rules.efficiencyBasis"
@@ -41,8 +45,13 @@
       'cost.savedEnergy',
       'cost.savedMoney',
       'cost.savedCarbon',
-      'cost.payback',
       'cost.investment',
+      'cost.payback',
+      'cost.discountedPayback',
+      'cost.benefit',
+      'cost.netPresentValue',
+      'cost.internalRate',
+      'cost.lifeCycle',
       'cost.oldRatio',
       'cost.newRatio',
       'cost.oldEfficiency',

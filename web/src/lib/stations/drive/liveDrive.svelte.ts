@@ -1,4 +1,4 @@
-import { dropDrive, liveDrive, orderDrive, watchDrive, watchedDrive, type Answer } from '$lib/api';
+import { liveDrive, orderDrive, watchDrive, watchedDrive, type Answer } from '$lib/api';
 import type { DriveOrder, LinkTold } from '$lib/api/drives';
 
 /** Readings and lines a page keeps. */
@@ -31,7 +31,7 @@ export class LiveDrive {
 
   async drop(): Promise<void> {
     this.leave();
-    await this.#ask(() => dropDrive(this.position));
+    await this.order({ do: 'drop' });
     this.told = null;
     this.held = null;
   }

@@ -1,6 +1,6 @@
 import type { physics } from '@pilgrim/core';
 import { database } from '$lib/server/db/database';
-import { closeDrive, findDrive, openAddress, openStandIn } from '$lib/server/drives/drives';
+import { findDrive, openAddress, openStandIn } from '$lib/server/drives/drives';
 import { answer, idOf, jsonResponse, parsed, readJsonBody } from '$lib/server/http/http';
 import { newDrive } from '$lib/server/http/inputs';
 import { studiesOf } from '$lib/server/positions/positions';
@@ -20,12 +20,6 @@ export const POST = ({ params, request }) =>
       return jsonResponse(await openAddress(id, { host, port: Number(port), unit: asked.unit }), 201);
     }
     return jsonResponse(await openStandIn(id, await machineOf(id, asked.case)), 201);
-  });
-
-export const DELETE = ({ params }) =>
-  answer(async () => {
-    await closeDrive(idOf(params.id));
-    return new Response(null, { status: 204 });
   });
 
 /** The motor of a case behind its drive, chosen as the position's own page chooses it: with the plant's shelf. */

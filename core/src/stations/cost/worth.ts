@@ -1,0 +1,137 @@
+import { model } from '../../contract';
+import { assumed, field, type Given } from '../../law';
+import { percent, type Walk } from '../../needs';
+import {
+  discountedYears,
+  discountedPaybackAt,
+  growingAnnuity,
+  internalRate,
+  internalRateOf,
+  lifeCycleCost,
+  netPresentValue,
+  spendings,
+  yearlyBenefit,
+  type Worth,
+} from '../../physics';
+import { usualRate, usualYears } from '../../practice';
+import { q, writeAmount, writeMoney } from '../../quantity';
+
+const flows = model('Sums in time', 'the cost now and at every renewal, what a year brings at the end of each');
+
+/** What the change is worth over the years, and from what price or hours on it would be where it is not. */
+export function tellWorth({ input, w }: Walk, compared: boolean): void {
+  const m = input.money;
+  const cost = w.value('cost.investment');
+  const saved = w.value('cost.savedMoney');
+  if (cost === undefined || saved === undefined) return;
+  const rate = m?.discountRate ?? usualRate;
+  const years = m?.years ?? usualYears;
+  const inflation = m?.inflation ?? 0;
+  const life = m?.life ?? Infinity;
+  const n: Given<'a'> =
+    m?.years === undefined
+      ? assumed('money.years', q(years, 'a'), 'not given: the usual horizon')
+      : field('money.years', q(years, 'a'));
+  const i: Given<'1'> =
+    m?.discountRate === undefined
+      ? assumed('money.discountRate', q(rate, '1'), 'not given: a usual rate')
+      : field('money.discountRate', q(rate, '1'));
+  const rising: Given<'1'> =
+    m?.inflation === undefined
+      ? assumed('money.inflation', q(0, '1'), 'not given: prices stay')
+      : field('money.inflation', q(inflation, '1'));
+  w.figure('cost.presentFactor', growingAnnuity, { i, n, f: rising });
+  const times = spendings(rate, years, inflation, life);
+  w.stated('cost.spendings', '1', q(times, '1'), flows, {
+    symbol: 'r_n',
+    field: 'money.life',
+    ...(m?.life === undefined && { assumed: 'not given: it lasts as long as the years counted' }),
+  });
+  const kept: Given<'1/a'> =
+    m?.maintenance === undefined
+      ? assumed('money.maintenance', q(0, '1/a'), 'not given: as now')
+      : field('money.maintenance', q(m.maintenance, '1/a'));
+  const carbonPrice: Given<'1/kg'> =
+    m?.carbonPrice === undefined
+      ? assumed('money.carbonPrice', q(0, '1/kg'), 'not given: carbon costs nothing')
+      : field('money.carbonPrice', q(m.carbonPrice / 1000, '1/kg'));
+  const priced = m?.carbonPrice !== undefined && w.figures.has('cost.savedCarbon');
+  const benefit = w.figure('cost.benefit', yearlyBenefit, {
+    dM: 'cost.savedMoney',
+    dC: priced ? 'cost.savedCarbon' : { value: q(0, 'kg/a'), text: 'no price on carbon' },
+    p_c: priced ? carbonPrice : assumed('money.carbonPrice', q(0, '1/kg'), 'not given: carbon costs nothing'),
+    m: kept,
+  });
+  if (benefit === undefined) return;
+  const net = w.figure(
+    'cost.netPresentValue',
+    netPresentValue,
+    { B: 'cost.benefit', a_n: 'cost.presentFactor', M: 'cost.investment', r_n: 'cost.spendings' },
+    { say: (v) => inThree(v, input) },
+  );
+  tellLifeCycle({ input, w }, priced ? carbonPrice.value : undefined);
+  const worth: Worth = { cost, benefit, years, inflation, life };
+  const put = { B: 'cost.benefit', M: 'cost.investment' } as const;
+  if (internalRate(worth) !== undefined)
+    w.figure('cost.internalRate', internalRateOf(worth), put, { say: (v) => percent(v, 1) });
+  if (cost > 0 && discountedYears(worth, rate) !== undefined)
+    w.figure('cost.discountedPayback', discountedPaybackAt(rate, worth), put);
+  // A motor that must be bought anyway is not asked whether it pays.
+  const must = input.errand === 'failed' || input.errand === 'new';
+  if (net === undefined || net >= 0 || saved <= 0 || must || !compared) return;
+  w.finding('cost.not-worth-it', 'note', notWorthIt({ input, w }, worth, rate, net), {
+    fields: ['money.energyPrice', 'money.installedCost', 'speed.profile'],
+    figures: ['cost.netPresentValue', 'cost.benefit'],
+  });
+}
+
+/** Sums over years are not known better than to three figures. */
+const inThree = (value: number, input: Walk['input']): string =>
+  writeAmount(Number(value.toPrecision(3)), input.money?.currency ?? '');
+
+/** The sum that is missing, and what would have to be otherwise. */
+function notWorthIt({ input, w }: Pick<Walk, 'input' | 'w'>, worth: Worth, rate: number, net: number): string {
+  const money = (value: number): string => inThree(value, input);
+  const factor = w.value('cost.presentFactor') ?? 1;
+  const spent = worth.cost * (w.value('cost.spendings') ?? 1);
+  const energy = w.value('cost.savedEnergy') ?? 0;
+  const price = input.money?.energyPrice;
+  const lacking = spent / factor - worth.benefit;
+  const index = w.figures.get('cost.investment')?.assumed.some((a) => a.field === 'money.installedCost') === true;
+  const wouldBe = [
+    worth.benefit > 0 && `it cost ${money(worth.benefit * factor * (worth.cost / spent))} or less`,
+    energy > 0 &&
+      price !== undefined &&
+      `energy cost ${writeMoney(price + lacking / energy, '1/kWh', input.money?.currency ?? '')} or more`,
+    worth.benefit > 0 && `it ran ${(spent / factor / worth.benefit).toFixed(1)} times as long a year`,
+  ].filter(Boolean);
+  return (
+    `Not worth it: at ${percent(rate, 1)} over ${worth.years} years it costs ${money(-net)} more than it brings` +
+    `${index ? ', by an invented price index: bring a quote' : ''}. ` +
+    `${wouldBe.length > 0 ? `It would be, if ${wouldBe.join(', or ')}.` : 'It brings nothing a year.'}`
+  );
+}
+
+function tellLifeCycle({ input, w }: Pick<Walk, 'input' | 'w'>, carbonPrice: number | undefined): void {
+  const m = input.money;
+  if (m?.energyPrice === undefined) return;
+  const carbon = (w.value('cost.newEnergy') ?? 0) * (m.carbon ?? 0) * (carbonPrice ?? 0);
+  w.figure(
+    'cost.lifeCycle',
+    lifeCycleCost,
+    {
+      M: 'cost.investment',
+      r_n: 'cost.spendings',
+      E: 'cost.newEnergy',
+      c: field('money.energyPrice', q(m.energyPrice, '1/kWh')),
+      P: 'cost.newPeak',
+      d:
+        m.demandPrice === undefined
+          ? assumed('money.demandPrice', q(0, '1/kW'), 'no demand price given')
+          : field('money.demandPrice', q(m.demandPrice, '1/kW')),
+      C: { value: q((m.maintenance ?? 0) + carbon, '1/a'), text: 'maintenance, and carbon at its price' },
+      a_n: 'cost.presentFactor',
+    },
+    { say: (v) => inThree(v, input) },
+  );
+}

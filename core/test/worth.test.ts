@@ -1,0 +1,133 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { physics, readCase, solve, type CaseText, type Result } from '@pilgrim/core';
+
+const { growingPresentValue, spendings, presentWorth, internalRate, discountedYears } = physics;
+const worth = (over: Partial<physics.Worth> = {}): physics.Worth => ({
+  ...{ cost: 1000, benefit: 162.7454, years: 10, inflation: 0, life: Infinity },
+  ...over,
+});
+
+describe('sums in time', () => {
+  it('one a year: 7.0236 for ten years at 7 %, 6.7101 at 8 %, 9.8181 for twenty at 8 %; tables of present values', () => {
+    expect(growingPresentValue(0.07, 10, 0)).toBeCloseTo(7.0236, 4);
+    expect(growingPresentValue(0.08, 10, 0)).toBeCloseTo(6.7101, 4);
+    expect(growingPresentValue(0.08, 20, 0)).toBeCloseTo(9.8181, 4);
+    expect(growingPresentValue(0, 12, 0)).toBeCloseTo(12, 9);
+  });
+  it('rising prices: as the sums added up one by one, and n ÷ (1 + i) where both rates are one', () => {
+    let sum = 0;
+    for (let k = 1; k <= 8; k++) sum += 1.03 ** (k - 1) / 1.07 ** k;
+    expect(growingPresentValue(0.07, 8, 0.03)).toBeCloseTo(sum, 9);
+    expect(growingPresentValue(0.05, 8, 0.05)).toBeCloseTo(8 / 1.05, 9);
+  });
+  it('162.75 a year for ten years on 1000 is 10 %: 1000 ÷ 6.1446', () => {
+    expect(internalRate(worth())).toBeCloseTo(0.1, 5);
+    // Twice the cost back after a year.
+    expect(internalRate(worth({ years: 1, benefit: 2000 }))).toBeCloseTo(1, 6);
+  });
+  it('has no rate where nothing is spent or nothing comes back', () => {
+    expect(internalRate(worth({ cost: 0 }))).toBeUndefined();
+    expect(internalRate(worth({ benefit: 0 }))).toBeUndefined();
+    expect(internalRate(worth({ benefit: -5 }))).toBeUndefined();
+  });
+  it('is bought once where it lasts, again where it does not; what is left at the end counts', () => {
+    expect(spendings(0.07, 10, 0, 10)).toBe(1);
+    expect(spendings(0.07, 10, 0, Infinity)).toBe(1);
+    // Fifteen years, bought at 0 and 10; half of the second is left.
+    expect(spendings(0.07, 15, 0, 10)).toBeCloseTo(1 + 1.07 ** -10 - 0.5 * 1.07 ** -15, 9);
+    expect(spendings(0, 12, 0, 4)).toBeCloseTo(3, 9);
+  });
+  it('at the internal rate nothing is left, and more of the cost never makes it higher', () => {
+    fc.assert(
+      fc.property(
+        fc.record({
+          cost: fc.double({ min: 100, max: 1e5, noNaN: true }),
+          benefit: fc.double({ min: 10, max: 1e5, noNaN: true }),
+          years: fc.integer({ min: 1, max: 40 }),
+          inflation: fc.double({ min: 0, max: 0.1, noNaN: true }),
+        }),
+        (given) => {
+          const w = worth(given);
+          const rate = internalRate(w);
+          fc.pre(rate !== undefined);
+          expect(presentWorth(w, rate) / w.cost).toBeCloseTo(0, 6);
+          expect(internalRate({ ...w, cost: 1.1 * w.cost }) ?? -1).toBeLessThanOrEqual(rate + 1e-9);
+        },
+      ),
+    );
+  });
+  it('discounted, it pays in the years whose present value is the cost, or never', () => {
+    expect(discountedYears(worth({ cost: 7023.582, benefit: 1000 }), 0.07)).toBeCloseTo(10, 4);
+    expect(discountedYears(worth({ cost: 1e6, benefit: 1 }), 0.07)).toBeUndefined();
+    expect(discountedYears(worth({ cost: 0 }), 0.07)).toBe(0);
+  });
+});
+
+/** A throttled pump, 18 kW, that would run on a drive. */
+const pump = (money: CaseText['money'], over: Partial<CaseText> = {}): Result => {
+  const reading = readCase({
+    format: 'pilgrim.case/1',
+    practice: 'iec',
+    supply: { voltage: '400 V', frequency: '50 Hz' },
+    load: { machine: 'centrifugal-pump', demand: { kind: 'power', power: '18 kW', speed: '1470 rpm' } },
+    speed: {
+      need: 'variable',
+      control: 'throttle-valve',
+      min: 0.5,
+      profile: [
+        { hours: 2000, flow: 1 },
+        { hours: 2000, flow: 0.7 },
+      ],
+    },
+    method: 'drive',
+    money: { currency: 'EUR', energyPrice: 0.16, years: 10, discountRate: 0.07, installedCost: 6000, ...money },
+    ...over,
+  });
+  if (!reading.ok) throw new Error(JSON.stringify(reading.errors));
+  return solve(reading.value);
+};
+const value = (r: Result, id: string): number => r.figures[id]?.value ?? NaN;
+const notWorth = (r: Result) => r.findings.find((f) => f.id === 'cost.not-worth-it');
+
+describe('what a change is worth', () => {
+  it('at an equal price: saved money × present value of one a year, less the cost', () => {
+    const r = pump({});
+    expect(value(r, 'cost.savedMoney')).toBeCloseTo(value(r, 'cost.savedEnergy') * 0.16, 6);
+    expect(value(r, 'cost.netPresentValue')).toBeCloseTo(
+      value(r, 'cost.savedMoney') * ((1 - 1.07 ** -10) / 0.07) - 6000,
+      4,
+    );
+    expect(value(r, 'cost.lifeCycle')).toBeCloseTo(6000 + value(r, 'cost.newEnergy') * 0.16 * 7.02358, 0);
+    expect(value(r, 'cost.internalRate')).toBeGreaterThan(0.07);
+    expect(value(r, 'cost.discountedPayback')).toBeGreaterThan(value(r, 'cost.payback'));
+    expect(notWorth(r)).toBeUndefined();
+  });
+  it('maintenance takes, carbon at a price and rising prices give', () => {
+    const net = (money: CaseText['money']): number => value(pump(money), 'cost.netPresentValue');
+    const plain = net({});
+    expect(net({ maintenance: 500 })).toBeCloseTo(plain - 500 * 7.02358, 1);
+    expect(net({ carbon: 0.25, carbonPrice: 80 })).toBeGreaterThan(plain);
+    expect(net({ carbonPrice: 80 })).toBeCloseTo(plain, 6);
+    expect(net({ inflation: 0.03 })).toBeGreaterThan(plain);
+    expect(net({ life: 5 })).toBeLessThan(plain);
+    expect(net({ life: 10 })).toBeCloseTo(plain, 6);
+  });
+  it('not worth it is said with the sum, and with what would make it worth', () => {
+    const r = pump({ installedCost: 60_000 });
+    const found = notWorth(r);
+    expect(found?.level).toBe('note');
+    expect(found?.text).toMatch(/^Not worth it: at 7\.0 % over 10 years it costs [\d,]+ EUR more than it brings\./);
+    const price = Number(/energy cost ([\d.]+) EUR/.exec(found?.text ?? '')?.[1]);
+    expect(Math.abs(value(pump({ installedCost: 60_000, energyPrice: price }), 'cost.netPresentValue'))).toBeLessThan(
+      600,
+    );
+    // What must be bought anyway is not asked whether it pays.
+    expect(notWorth(pump({ installedCost: 60_000 }, { errand: 'failed' }))).toBeUndefined();
+  });
+  it('says that it rests on an invented index where nobody gave the cost', () => {
+    const r = pump({ installedCost: undefined, energyPrice: 0.001 });
+    expect(notWorth(r)?.text).toContain('by an invented price index');
+    expect(r.figures['cost.netPresentValue']?.assumed.map((a) => a.field)).toContain('money.installedCost');
+  });
+});
