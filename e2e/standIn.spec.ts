@@ -106,7 +106,8 @@ test('a drive at an address is only read until writing to it is allowed by name'
   await page.getByRole('button', { name: 'Read a drive that is there' }).click();
   await page.getByTestId('drive-address').fill('not an address');
   await press(page, 'Read it');
-  await expect(page.getByTestId('drive-message')).toContainText('cannot be read');
+  await expect(page.getByText('write an address such as 10.0.0.5:502')).toBeVisible();
+  await expect(page.getByTestId('drive-address')).toHaveAttribute('aria-invalid', 'true');
   await expect(page.getByTestId('drive-address')).toHaveValue('not an address');
   await page.getByTestId('drive-address').fill(address);
   await press(page, 'Read it');

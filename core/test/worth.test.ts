@@ -102,6 +102,14 @@ describe('what a change is worth', () => {
     expect(value(r, 'cost.internalRate')).toBeGreaterThan(0.07);
     expect(value(r, 'cost.discountedPayback')).toBeGreaterThan(value(r, 'cost.payback'));
     expect(notWorth(r)).toBeUndefined();
+    const taken = (id: string) => r.figures[id]?.assumed.map((a) => [a.field, a.value]);
+    expect(taken('cost.spendings')).toEqual([['money.life', '10']]);
+    expect(taken('cost.internalRate')).toEqual(
+      expect.arrayContaining([
+        ['money.life', '10'],
+        ['money.inflation', 0],
+      ]),
+    );
   });
   it('maintenance takes, carbon at a price and rising prices give', () => {
     const net = (money: CaseText['money']): number => value(pump(money), 'cost.netPresentValue');

@@ -14,7 +14,8 @@ import { readResult } from './migrate';
 import { choiceSchema, stationSchema, subjectSchema, verdictSchema, type Result } from './result';
 
 /**
- * A figure without its formula and the origins of its inputs; `source` is its place in the table of sources. Unit and
+ * A figure without its formula and the origins of its inputs, and of what was assumed only what was assumed for it
+ * itself; `source` is its place in the table of sources. Unit and
  * station only where its id does not tell them (`homeOf`).
  */
 const keptFigure = figureSchema.pick({ value: true, text: true, inputs: true }).extend({
@@ -79,6 +80,13 @@ export function keep(result: Result): Kept {
   };
   const keys = [...new Set(Object.values(result.figures).map((f) => keyOf(f.source)))].toSorted();
   const places = new Map(keys.map((key, place) => [key, place]));
+  // What a figure rests on by another is kept with that one.
+  const own = (f: Figure): Figure['assumed'] => {
+    const inherited = Object.values(f.inputs).flatMap((x) =>
+      typeof x === 'string' ? (result.figures[x]?.assumed ?? []) : [],
+    );
+    return f.assumed.filter((a) => !inherited.some((b) => a.field === b.field && a.value === b.value));
+  };
   const lean = (id: string, f: Figure): KeptFigure => ({
     value: Number(f.value.toPrecision(valueDigits)),
     ...(f.unit === unitOfFigure(id) ? {} : { unit: f.unit }),
@@ -91,7 +99,7 @@ export function keep(result: Result): Kept {
       ]),
     ),
     source: places.get(keyOf(f.source)) ?? 0,
-    ...(f.assumed.length > 0 ? { assumed: f.assumed } : {}),
+    ...(own(f).length > 0 ? { assumed: own(f) } : {}),
   });
   const { core, name, practice, findings, stations: told, choice: chosen } = result;
   const first = result.candidates.find((c) => c.motor.id === chosen?.motor.id && c.method === chosen.method);

@@ -45,7 +45,7 @@ export function tellWorth({ input, w }: Walk, compared: boolean): void {
   w.stated('cost.spendings', '1', q(times, '1'), flows, {
     symbol: 'r_n',
     field: 'money.life',
-    ...(m?.life === undefined && { assumed: 'not given: it lasts as long as the years counted' }),
+    ...(m?.life === undefined && { assumed: 'not given: it lasts the years counted', holds: String(years) }),
   });
   const kept: Given<'1/a'> =
     m?.maintenance === undefined
@@ -72,10 +72,15 @@ export function tellWorth({ input, w }: Walk, compared: boolean): void {
   tellLifeCycle({ input, w }, priced ? carbonPrice.value : undefined);
   const worth: Worth = { cost, benefit, years, inflation, life };
   const put = { B: 'cost.benefit', M: 'cost.investment' } as const;
+  const taken = (id: 'cost.presentFactor' | 'cost.spendings') => w.figures.get(id)?.assumed ?? [];
+  const rises = taken('cost.presentFactor').filter((a) => a.field === 'money.inflation');
   if (internalRate(worth) !== undefined)
-    w.figure('cost.internalRate', internalRateOf(worth), put, { say: (v) => percent(v, 1) });
+    w.figure('cost.internalRate', internalRateOf(worth), put, {
+      say: (v) => percent(v, 1),
+      assumed: [...rises, ...taken('cost.spendings')],
+    });
   if (cost > 0 && discountedYears(worth, rate) !== undefined)
-    w.figure('cost.discountedPayback', discountedPaybackAt(rate, worth), put);
+    w.figure('cost.discountedPayback', discountedPaybackAt(rate, worth), put, { assumed: rises });
   // A motor that must be bought anyway is not asked whether it pays.
   const must = input.errand === 'failed' || input.errand === 'new';
   if (net === undefined || net >= 0 || saved <= 0 || must || !compared) return;

@@ -97,7 +97,7 @@ export function tellStopping(walk: Walk, needs: Needs, subject: Subject): Stoppi
       : braking?.time
         ? undefined
         : 'not given: as it goes up, where its bus bears that';
-  const from = { field: 'drive.braking.time', ...(why !== undefined && { assumed: why }) };
+  const from = { field: 'drive.braking.time', ...(why !== undefined && { assumed: why, holds: seconds(time) }) };
   w.stated('drive.stopTime', 's', q(time, 's'), followed, { symbol: 't_s', ...from });
   const stop = rampedStop({ ...turning, load: (n) => turning.load(n) + drag(n) }, time);
   const kinetic = (bench.inertia * (speed * rad) ** 2) / 2;

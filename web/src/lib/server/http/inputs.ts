@@ -33,20 +33,16 @@ export const shelfChange = z.strictObject({
   days: days.optional(),
   keptFor: shelfText.optional(),
 });
-/** A stand-in for a case's motor and drive, or the address of a drive that is there. */
-export const newDrive = z.union(
-  [
-    z.strictObject({ case: newRevision.shape.case }),
-    z.strictObject({
-      address: z
-        .string()
-        .trim()
-        .regex(/^(\[[0-9a-f:]+\]|[a-z0-9.-]+)(:\d{1,5})?$/i, { error: 'write an address such as 10.0.0.5:502' }),
-      unit: z.int().min(0).max(255).default(1),
-    }),
-  ],
-  { error: 'must hold a case, or an address' },
-);
+/** A stand-in for a case's motor and drive. */
+export const newStandIn = z.strictObject({ case: newRevision.shape.case });
+/** A drive that is there. */
+export const newDriveLink = z.strictObject({
+  address: z
+    .string()
+    .trim()
+    .regex(/^(\[[0-9a-f:]+\]|[a-z0-9.-]+)(:\d{1,5})?$/i, { error: 'write an address such as 10.0.0.5:502' }),
+  unit: z.int().min(0).max(255).default(1),
+});
 const spoiled = z.strictObject({
   load: z.number().min(-3).max(10).optional(),
   supply: z.number().min(0).max(2).optional(),

@@ -5,7 +5,8 @@ import { sheetType } from './http';
 import { plantQuery } from '$lib/server/positions/plantList';
 import {
   driveOrder,
-  newDrive,
+  newDriveLink,
+  newStandIn,
   newPosition,
   newRevision,
   newShelfMotor,
@@ -171,7 +172,7 @@ export const openApi = {
       parameters: [path('id')],
       get: { responses: { '200': ok('The drive that is watched here, with its last readings and log; null: none') } },
       post: {
-        requestBody: body(of(newDrive)),
+        requestBody: body({ oneOf: [of(newStandIn), of(newDriveLink)] }),
         responses: {
           '201': ok('A stand-in computed on this machine, or the drive at an address; both over Modbus TCP'),
           '409': problem('More than are watched at once, or nothing to run'),

@@ -23,8 +23,12 @@
 
   const told = $derived(live.told);
   const now = $derived(told?.rows.findLast((r) => r !== null) ?? null);
+  /** A field cannot be read: the table that stands is of before. */
+  const waits = $derived((desk().waiting.get('drive') ?? []).length > 0);
   const table = $derived(
-    (desk().result?.drive?.settings ?? []).flatMap(({ id, number }) => (number === null ? [] : [{ id, number }])),
+    waits
+      ? []
+      : (desk().result?.drive?.settings ?? []).flatMap(({ id, number }) => (number === null ? [] : [{ id, number }])),
   );
   /** What it holds otherwise than the table says, by name. */
   const differs = $derived.by(() => {
@@ -39,6 +43,8 @@
   const watched = $derived(desk().result?.drive?.settings.some((s) => s.id === 'link-lost') === true);
 
   let address = $state('');
+  /** Why the address was not taken. */
+  let refused = $state('');
   let asking = $state(false);
   let share = $state(100);
   let source = $state<'network' | 'analogue'>('network');
@@ -46,6 +52,7 @@
 
   async function start(): Promise<void> {
     spoil = '';
+    refused = '';
     await live.open({ case: desk().case });
   }
   async function commission(): Promise<void> {
@@ -82,26 +89,36 @@
   );
 </script>
 
-<p class="min-h-5 text-stop" role="status" data-testid="drive-message">{live.message}</p>
+<p class="min-h-5 text-stop" role="status" data-testid="drive-message">{refused ? '' : live.message}</p>
 {#if !told}
   <p class="mb-2">
     <Button class="push" disabled={live.busy || table.length === 0} onclick={() => void start()}
       >Start a stand-in</Button
     >
-    {#if table.length === 0}<span class="ml-2 text-quiet">A motor, a load and a supply give it.</span>{/if}
+    {#if table.length === 0}<span class="ml-2 text-quiet"
+        >{waits ? 'It waits for what cannot be read.' : 'A motor, a load and a supply give it.'}</span
+      >{/if}
   </p>
   <Fold title="Read a drive that is there">
     <form
       class="flex flex-wrap items-end gap-3"
       onsubmit={(e) => {
         e.preventDefault();
-        void live.open({ address });
+        void live.open({ address }).then(() => (refused = live.told ? '' : live.message));
       }}
     >
       <Label class="block">
         Address
-        <Input class="field mt-1" bind:value={address} placeholder="10.0.0.5:502" data-testid="drive-address" />
+        <Input
+          class="field mt-1"
+          bind:value={address}
+          placeholder="10.0.0.5:502"
+          data-testid="drive-address"
+          aria-invalid={refused !== '' || undefined}
+          aria-describedby={refused ? 'drive-address-refused' : undefined}
+        />
       </Label>
+      {#if refused}<p id="drive-address-refused" class="w-full text-stop">{refused}</p>{/if}
       <Button class="push" type="submit" disabled={address.trim() === '' || live.busy}>Read it</Button>
     </form>
     <p class="mt-2 text-quiet">

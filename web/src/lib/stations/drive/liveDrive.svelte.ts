@@ -52,7 +52,15 @@ export class LiveDrive {
     this.busy = true;
     const answer = await ask();
     this.busy = false;
-    this.message = answer.ok ? '' : [answer.problem.title, answer.problem.detail].filter(Boolean).join('. ');
+    this.message = answer.ok
+      ? ''
+      : [
+          answer.problem.title,
+          answer.problem.detail,
+          ...(answer.problem.errors ?? []).map((e) => `${e.path}: ${e.message}`),
+        ]
+          .filter(Boolean)
+          .join('. ');
     return answer.ok ? answer.value : undefined;
   }
 

@@ -2,7 +2,7 @@ import type { physics } from '@pilgrim/core';
 import { database } from '$lib/server/db/database';
 import { findDrive, openAddress, openStandIn } from '$lib/server/drives/drives';
 import { answer, idOf, jsonResponse, parsed, readJsonBody } from '$lib/server/http/http';
-import { newDrive } from '$lib/server/http/inputs';
+import { newDriveLink, newStandIn } from '$lib/server/http/inputs';
 import { studiesOf } from '$lib/server/positions/positions';
 import { refuse } from '$lib/server/refusal';
 import { plantOfStudy, sharedShelf } from '$lib/server/shelf/shelf';
@@ -14,12 +14,13 @@ export const GET = ({ params }) =>
 export const POST = ({ params, request }) =>
   answer(async () => {
     const id = idOf(params.id);
-    const asked = parsed(newDrive, await readJsonBody(request));
-    if ('address' in asked) {
+    const body = await readJsonBody(request);
+    if (typeof body === 'object' && body !== null && 'address' in body) {
+      const asked = parsed(newDriveLink, body);
       const [, host = '', port = '502'] = /^\[?([^\]]+?)\]?(?::(\d+))?$/.exec(asked.address) ?? [];
       return jsonResponse(await openAddress(id, { host, port: Number(port), unit: asked.unit }), 201);
     }
-    return jsonResponse(await openStandIn(id, await machineOf(id, asked.case)), 201);
+    return jsonResponse(await openStandIn(id, await machineOf(id, parsed(newStandIn, body).case)), 201);
   });
 
 /** The motor of a case behind its drive, chosen as the position's own page chooses it: with the plant's shelf. */
