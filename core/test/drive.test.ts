@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { readCase, type CaseText, type Result } from '@pilgrim/core';
+import { physics, readCase, type CaseText, type Result } from '@pilgrim/core';
 import { figure, findingIds, solved } from './cases';
 
 type Drive = NonNullable<CaseText['drive']>;
@@ -364,6 +364,39 @@ describe('where it stands', () => {
     expect(figure(two, 'drive.requiredCurrent')).toBeCloseTo(2 * figure(one, 'drive.requiredCurrent'), 6);
     expect(level(two, 'drive.motors')).toBe('caution');
     expect(findingIds(one)).not.toContain('drive.motors');
+  });
+  it('several motors: where their cable branches the pulses of all meet, from the drive’s terminals they do not', () => {
+    const branched = (motors: number, riseTime = 1e-9): number =>
+      physics.branchedPeak({ step: 600, riseTime, trunk: 40, branch: 40, speed: 150e6, motors });
+    // One motor: a plain cable of 80 m, doubled. Two, by hand: the junction passes 2/3, the motor doubles it to 4/3 and
+    // returns it; with what the drive sends next the junction stands at 16/9, the motor at twice 16/9 − 2/3.
+    expect(branched(1)).toBeCloseTo(1200, 6);
+    expect(branched(2)).toBeCloseTo((600 * 20) / 9, 6);
+    expect(branched(3, 5e-5)).toBeLessThan(branched(3));
+    const text = (r: Result): string => finding(r, 'drive.motors')?.text ?? '';
+    expect(text(pump({ motors: 2 }, on('80 m')))).toContain('the reflections of all meet');
+    expect(text(pump({ motors: 2, filter: 'sine' }, on('80 m')))).not.toContain('reflections');
+  });
+  it('bearings by frame and speed: both sides of each step', () => {
+    const said = (power: string, rpm: string, speed = {}): string =>
+      finding(
+        pump(
+          {},
+          {
+            speed: { need: 'variable', min: 0.5, max: 1, ...speed },
+            load: { machine: 'centrifugal-pump', demand: { kind: 'power', power, speed: rpm } },
+          },
+        ),
+        'drive.bearing-current',
+      )?.text ?? '';
+    expect(said('50 kW', '1475 rpm')).not.toContain('insulated');
+    expect(said('85 kW', '1480 rpm')).toContain('insulated opposite-drive-end');
+    expect(said('50 kW', '2960 rpm')).toContain('insulated opposite-drive-end');
+    expect(said('28 kW', '2950 rpm')).not.toContain('insulated');
+    expect(said('85 kW', '1480 rpm')).not.toContain('common-mode');
+    expect(said('300 kW', '1485 rpm')).toContain('common-mode choke');
+    expect(said('28 kW', '1475 rpm', { min: 0.05 })).toContain('grease film');
+    expect(said('28 kW', '1475 rpm', { min: 0.08 })).not.toContain('grease film');
   });
   it('bypass, safe torque off and the way of command are said where they are asked', () => {
     const r = pump({ bypass: true, safeTorqueOff: true, command: ['analogue', 'contacts'] });

@@ -164,7 +164,7 @@ const rows: readonly Row[] = [
   ['guard.combination', 'note', ['guard.coordination', 'guard.role'], direct({}), load({}, {})],
   // Drive
   ['drive.capacitors', 'note', [], driven({}), direct({})],
-  ['drive.bearing-current', 'note', [], driven({}), direct({})],
+  ['drive.bearing-current', 'note', ['plate.frame', 'speed.max', 'speed.min'], driven({}), direct({})],
   ['drive.too-large', 'caution', [],
     { ...driven({}), load: { machine: 'centrifugal-fan', demand: { kind: 'power', power: '2000 kW', speed: '1750 rpm' } }, plate: { power: '2600 hp', voltage: '460 V', current: '2900 A', speed: '1785 rpm', frequency: '60 Hz' } },
     driven({})],

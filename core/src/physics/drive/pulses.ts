@@ -115,6 +115,48 @@ function filteredPeak({ step, riseTime, length, speed, surge, reflection }: Puls
   return Math.max(step, peak);
 }
 
+/** A cable of one drive that branches to several motors. V, s, m, m/s. */
+export interface BranchedSpec {
+  readonly step: number;
+  readonly riseTime: number;
+  /** From the drive to where it branches, and from there to each motor; above 0. */
+  readonly trunk: number;
+  readonly branch: number;
+  readonly speed: number;
+  /** 1 or more. */
+  readonly motors: number;
+}
+
+/**
+ * Highest voltage in V at the motors of a cable that branches, one surge impedance throughout, open ends and no loss:
+ * waves followed in time over the first four of their returns. Branches from the drive's own terminals do not meet:
+ * it holds its voltage.
+ */
+export function branchedPeak({ step, riseTime, trunk, branch, speed, motors }: BranchedSpec): number {
+  const h = Math.min(trunk / speed, branch / speed, Math.max(riseTime, trunk / speed / 50)) / 16;
+  const [far, near] = [Math.max(1, Math.round(trunk / speed / h)), Math.max(1, Math.round(branch / speed / h))];
+  const steps = Math.min(60_000, 8 * (far + near) + Math.ceil(riseTime / h));
+  // Waves under way: to the junction and back, to a motor and back.
+  const [out, home, to, from] = [
+    new Float64Array(far),
+    new Float64Array(far),
+    new Float64Array(near),
+    new Float64Array(near),
+  ];
+  let peak = step;
+  for (let n = 0; n < steps; n++) {
+    const [i, j] = [n % far, n % near];
+    const [arriving, returned, atMotor, back] = [out[i] ?? 0, home[i] ?? 0, to[j] ?? 0, from[j] ?? 0];
+    const junction = (2 * (arriving + motors * back)) / (1 + motors);
+    peak = Math.max(peak, 2 * atMotor);
+    out[i] = step * edge(n * h, riseTime) - returned;
+    home[i] = junction - arriving;
+    to[j] = junction - back;
+    from[j] = atMotor;
+  }
+  return peak;
+}
+
 /**
  * Crest at the open end of a bare cable, by the lattice of reflections. Never less than a slower edge gives:
  * how steep a

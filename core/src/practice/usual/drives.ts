@@ -1,5 +1,4 @@
 import { commonPractice, remembered, type DriveDuty } from '../../contract';
-import { horsepower } from '../practice';
 
 /** Overload for a minute every ten that a drive of a duty gives, and for three seconds. */
 export const dutyOverload = {
@@ -84,11 +83,17 @@ export const lossBraking = {
   source: commonPractice('Without a chopper a drive brakes with about 10 to 15 % of rated power: losses take it'),
 };
 
-/** W beyond which an insulated bearing is usual besides a ring, and beyond which also a choke. */
+/**
+ * Shaft height in mm from which an insulated bearing is usual besides a ring (a frame size earlier where it turns at
+ * `fast` r/min or more), and from which also a choke; r/min below which the grease film hardly parts ball and race.
+ */
 export const bearingSteps = {
-  insulated: 100 * horsepower,
-  choke: 400 * horsepower,
-  source: remembered('standard', 'IEC TS 60034-25', '2022', 'bearing currents: measures by size, from memory'),
+  insulated: 280,
+  insulatedFast: 250,
+  choke: 355,
+  fast: 2800,
+  slow: 100,
+  source: remembered('standard', 'IEC TS 60034-25', '2022', 'bearing currents: measures by frame, from memory'),
 };
 
 /** Harmonic currents of an active front end behind its filter, ÷ fundamental. */

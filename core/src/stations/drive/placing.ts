@@ -1,3 +1,4 @@
+import { heightOf } from '../../catalogue';
 import { commonPractice, remembered } from '../../contract';
 import { assumed, field, prescribed } from '../../law';
 import { driveHousing, motorsOn, numberOf, percent, type Needs, type Subject, type Walk } from '../../needs';
@@ -66,7 +67,7 @@ export function tellPlacing(walk: Walk, needs: Needs, subject: Subject): void {
       { fields: ['drive.motors'], figures: ['drive.ratedCurrent'], source: farOversize.source },
     );
   tellEarthing(walk);
-  tellAround(walk, needs, power);
+  tellAround(walk, needs, subject, power);
 }
 
 function tellEarthing({ input, w }: Walk): void {
@@ -112,18 +113,39 @@ function tellEarthing({ input, w }: Walk): void {
     );
 }
 
-function tellAround(walk: Walk, needs: Needs, power: number): void {
-  const { input, w } = walk;
-  const { drive } = input;
+/** What currents through the bearings ask, by frame (else the rating's usual one) and speed. */
+function tellBearings({ input, practice, w }: Walk, needs: Needs, subject: Subject, power: number): void {
+  const frame = subject.motor?.frame ?? input.plate?.frame ?? null;
+  const height = heightOf(frame, practice.frameSystem, power);
+  const rated = numberOf(w, subject.speed) ?? 0;
+  const [top, least] = [rated * needs.speed.max, rated * needs.speed.min];
+  const from = top >= bearingSteps.fast ? bearingSteps.insulatedFast : bearingSteps.insulated;
+  const insulated = height >= from - 3;
   const steps = [
     'a shaft-earthing ring',
-    power >= bearingSteps.insulated && 'an insulated opposite-drive-end bearing',
-    power >= bearingSteps.choke && 'a common-mode choke',
+    insulated && 'an insulated opposite-drive-end bearing',
+    height >= bearingSteps.choke - 3 && 'a common-mode choke',
     'screened symmetrical cable, its screen clamped at both ends',
   ].filter(Boolean);
-  w.finding('drive.bearing-current', 'note', `Shaft voltage from the drive can pit bearings: ${steps.join(', ')}.`, {
-    source: bearingSteps.source,
-  });
+  const named = frame === null ? 'a frame usual for the rating' : `frame ${frame}`;
+  const why = `${named}, ${writeQuantity(q(top, 'rpm'), 'rpm')}`;
+  const slow =
+    least > 0 && least < bearingSteps.slow
+      ? ` Below ${bearingSteps.slow} rpm the grease film hardly parts ball and race: less is discharged there, more ` +
+        'wears; ask for the grease and its interval.'
+      : '';
+  w.finding(
+    'drive.bearing-current',
+    'note',
+    `Shaft voltage from the drive can pit bearings (${why}): ${steps.join(', ')}.${slow}`,
+    { source: bearingSteps.source, fields: ['plate.frame', 'speed.max', 'speed.min'] },
+  );
+}
+
+function tellAround(walk: Walk, needs: Needs, subject: Subject, power: number): void {
+  const { input, w } = walk;
+  const { drive } = input;
+  tellBearings(walk, needs, subject, power);
   if (drive?.bypass)
     w.finding(
       'drive.bypass',

@@ -15,7 +15,7 @@ import {
   type Subject,
   type Walk,
 } from '../../needs';
-import { criticalLength, doubledPulse, slowestEdge, terminalPulse } from '../../physics';
+import { branchedPeak, criticalLength, doubledPulse, slowestEdge, terminalPulse } from '../../physics';
 import {
   bulkOf,
   cableWave,
@@ -239,16 +239,31 @@ function compared(
 const leastCable = 2;
 
 /** Several motors: each cable counts, and reflections of all meet. */
-export function tellMotors({ w }: Walk, needs: Needs): void {
+export function tellMotors({ input, w }: Walk, needs: Needs): void {
   const count = motorsOn(needs);
   if (count < 2) return;
+  const line = input.supply?.voltage?.value;
+  const cable = input.place?.cable?.length;
+  const bare = (input.drive?.filter ?? 'none') === 'none' && line && cable && cable.value > leastCable;
+  const meeting = bare
+    ? branchedPeak({
+        ...{ step: Math.SQRT2 * line, trunk: cable.value / 2, branch: cable.value / 2, motors: count },
+        ...{ speed: cableWave.speed, riseTime: input.drive?.riseTime?.value ?? usualEdge.value },
+      })
+    : undefined;
+  const pulses =
+    meeting === undefined
+      ? ''
+      : ' Each on a cable of its own from the drive’s terminals, its pulses are those of one motor; ' +
+        `branched halfway, the reflections of all meet: up to ${volts(meeting)}.`;
   w.finding(
     'drive.motors',
     'caution',
     `${count} motors on one drive: their currents are added; each needs an overload relay of its own, all ` +
       `cables count ` +
       'together against the drive’s limit, none may be switched on while the drive runs unless it is sized for its ' +
-      'starting current, and control is by volts per hertz. They share speed, not load.',
-    { fields: ['drive.motors'], figures: ['drive.requiredCurrent'] },
+      'starting current, and control is by volts per hertz. They share speed, not load.' +
+      pulses,
+    { fields: ['drive.motors', 'place.cable.length'], figures: ['drive.requiredCurrent'] },
   );
 }
