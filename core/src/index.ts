@@ -7,7 +7,7 @@ export { houseRules, practiceById, type Practice, type PracticeId, type RuleId }
 export * from './catalogue';
 export * from './case';
 export * as nameplate from './nameplate';
-export { type Needs } from './needs';
+export { presentRatio, wayOf, type Needs } from './needs';
 export { findFirst, judge, judgeWhole, requirements, type Judged, type RequirementId } from './judge';
 export * as runs from './runs';
 export { enclosureTable, type Starting } from './stations';

@@ -1,8 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { physics, practice } from '@pilgrim/core';
+import { physics, presentRatio } from '@pilgrim/core';
 
-const { presentRatio } = practice;
 const profileFromLog = (samples: readonly physics.Sample[], options: Omit<physics.LogOptions, 'presentRatio'>) =>
   physics.profileFromLog(samples, { ...options, presentRatio });
 const steady = (values: readonly number[], every = 600) => values.map((value, i) => ({ time: i * every, value }));

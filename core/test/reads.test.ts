@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { physics, practice } from '@pilgrim/core';
+import { physics, presentRatio } from '@pilgrim/core';
 import { textbook } from './circuits';
 
 const { attainedSpeed, bestVoltage, circuitLaws, currentAt, fitCircuit, Network, pointAt, reducedHookup } = physics;
@@ -100,7 +100,7 @@ describe('a fit', () => {
 
 describe('a log', () => {
   const profile = (samples: readonly physics.Sample[]) => {
-    const of = { kind: 'flow', control: 'none', magnetising: 0.4, presentRatio: practice.presentRatio } as const;
+    const of = { kind: 'flow', control: 'none', magnetising: 0.4, presentRatio } as const;
     const reading = physics.profileFromLog(samples, of);
     return reading.ok ? reading.profile : expect.fail(reading.message);
   };

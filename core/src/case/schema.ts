@@ -337,6 +337,36 @@ const source = z.discriminatedUnion(
   { error: 'kind must be one of transformer, generator, fault-level, stiff' },
 );
 
+/** A pump or fan at the speed of the demand: flow rising, head or pressure, efficiency. */
+const machineCurve = z
+  .array(
+    z
+      .strictObject({
+        flow: quantity('flow', 'zero'),
+        head: quantity('length', 'zero').optional(),
+        pressure: quantity('pressure', 'zero').optional(),
+        efficiency: number({ min: 0, below: 1 }, 0.72),
+      })
+      .refine((p) => (p.head === undefined) !== (p.pressure === undefined), {
+        error: 'needs its head or its pressure, one of the two',
+      }),
+  )
+  .min(3, { error: 'needs three points or more' })
+  .max(60)
+  .superRefine((points, context) => {
+    for (const [i, point] of points.entries()) {
+      const before = points[i - 1];
+      if (before && point.flow.value <= before.flow.value)
+        context.addIssue({ code: 'custom', path: [i, 'flow'], message: 'must be above the flow of the point before' });
+      if ((point.head === undefined) !== (points[0]?.head === undefined))
+        context.addIssue({ code: 'custom', path: [i], message: 'all points have heads, or all have pressures' });
+    }
+    if (points.filter((p) => p.flow.value > 0 && p.efficiency > 0).length < 2)
+      context.addIssue({ code: 'custom', path: [], message: 'needs an efficiency above 0 at two flows or more' });
+    if (!points.some((p) => (p.head ?? p.pressure)?.value ?? 0 > 0))
+      context.addIssue({ code: 'custom', path: [], message: 'gives no head at any flow' });
+  });
+
 const circuit = z.strictObject({
   poles: z.int().min(2).max(48),
   voltage: quantity('voltage'),
@@ -662,6 +692,13 @@ export const caseSchema = z.strictObject(
         profile: profile.optional(),
         control: oneOf(controls).optional(),
         staticFraction: number({ min: 0, max: 1 }, 0.3).optional(),
+        curve: machineCurve.optional(),
+        /** Pressure that is kept for those who draw, at every flow. */
+        keptPressure: quantity('pressure').optional(),
+        /** Like machines that share the duty, this one counted. */
+        machines: z.int({ error: 'must be a whole number from 1 to 12' }).min(1).max(12).optional(),
+        /** Low ÷ high speed of a two-speed motor. */
+        lowSpeed: number({ min: 0.2, below: 1 }, 0.5).optional(),
       })
       .optional(),
     guard: guard.optional(),

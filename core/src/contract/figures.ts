@@ -122,6 +122,10 @@ const place = {
 const speed = {
   'speed.hours': ['h/a', 'Hours in the profile'],
   'speed.meanFlow': ['1', 'Mean flow'],
+  'speed.keptShare': ['1', 'Share of the head that is kept'],
+  'speed.leastLift': ['1', 'Least speed that still lifts'],
+  'speed.curveHead': ['1', 'Head of the curve ÷ head asked'],
+
 } as const satisfies Record<`speed.${string}`, Told>;
 
 /** The motor chosen or pinned. */
@@ -274,6 +278,7 @@ const cost = {
   'cost.oldEfficiency': ['1', 'Old efficiency'],
   'cost.newEfficiency': ['1', 'New efficiency'],
   'cost.oldRatio': ['1', 'Mean input ÷ shaft power, now'],
+  'cost.shaftRatio': ['1', 'Mean shaft power, new ÷ full'],
   'cost.newRatio': ['1', 'Mean input ÷ shaft power, new'],
   'cost.oldEnergy': ['kWh/a', 'Old energy'],
   'cost.newEnergy': ['kWh/a', 'New energy'],

@@ -20,7 +20,15 @@ export const machines = [
   'other',
 ] as const;
 export const shapes = ['constant', 'linear', 'quadratic', 'constant-power'] as const;
-export const controls = ['none', 'outlet-damper', 'inlet-vane', 'throttle-valve', 'bypass', 'on-off'] as const;
+export const controls = [
+  'none',
+  'outlet-damper',
+  'inlet-vane',
+  'throttle-valve',
+  'bypass',
+  'on-off',
+  'two-speed',
+] as const;
 export type FlowControl = (typeof controls)[number];
 export const mountings = ['floor', 'wall', 'ceiling', 'shaft-up', 'shaft-down', 'flange'] as const;
 export const trainKinds = ['direct', 'belt', 'gearbox', 'chain'] as const;

@@ -1,8 +1,17 @@
 import { genericMotors, motorColumns, type Motor } from '../catalogue';
 import type { Method } from '../contract';
-import { directSpeed, driveOverload, inputOf, settledSpeed, type Needs } from '../needs';
-import { isVariableTorque, methodShares, presentValue, shaftPower, speedRatio, torqueRatio } from '../physics';
-import { presentRatio, remedyKinds } from '../practice';
+import {
+  bySpeed,
+  directSpeed,
+  driveOverload,
+  inputOf,
+  pointOf,
+  presentPoint,
+  settledSpeed,
+  type Needs,
+} from '../needs';
+import { isVariableTorque, methodShares, presentValue, shaftPower, torqueRatio, type FlowPoint } from '../physics';
+import { remedyKinds } from '../practice';
 import { triedOf, type Tried } from '../runs';
 import { answer, columnOf, firstOnLine, placesOf, R, type Judged } from './asked';
 import { buildColumns, sameFrames, starterPrices, supplyColumns } from './columns';
@@ -314,9 +323,9 @@ function runUpRatio({ load }: Needs): number {
 
 interface YearRatio {
   readonly hours: number;
-  /** Share of full shaft power under speed control, and of full input under the present control. */
-  readonly driven: number;
-  readonly present: number;
+  /** Where machine and system meet under speed control, and under the present control. */
+  readonly driven: FlowPoint;
+  readonly present: FlowPoint;
 }
 
 /** The year's rows, and the present value of one a year. */
@@ -326,11 +335,10 @@ interface Year {
 }
 
 function yearRatios(needs: Needs): readonly YearRatio[] {
-  const { rows, control, staticFraction } = needs.speed;
-  return rows.map(({ hours, flow }) => ({
+  return needs.speed.rows.map(({ hours, flow }) => ({
     hours,
-    driven: speedRatio(needs.load.shape, flow, staticFraction),
-    present: presentRatio(control, flow),
+    driven: pointOf(needs, bySpeed, flow),
+    present: presentPoint(needs, flow),
   }));
 }
 
@@ -341,7 +349,11 @@ function energyCost({ needs, c }: Bench, { ratios, annuity }: Year, i: number, m
   const n = settledSpeed(needs, method, direct);
   const full = shaftPower(needs.load.torque, needs.load.speed, n, needs.load.shape);
   let energy = 0;
-  for (const { hours, driven, present } of ratios) energy += hours * inputOf(full, rated, eta, method, driven, present);
+  const now = needs.speed.flow.present;
+  for (const { hours, driven, present } of ratios)
+    energy +=
+      hours *
+      (method === 'drive' ? inputOf(full, rated, eta, driven, bySpeed) : inputOf(full, rated, eta, present, now));
   return (energy / 1000) * needs.energyPrice * annuity;
 }
 

@@ -1,7 +1,7 @@
 import type { Connection, Motor, MotorColumns } from '../catalogue';
 import type { Method } from '../contract';
-import { driveShare, isVariableTorque, meetingSpeed, partLoad } from '../physics';
-import { dutyOverload, type Practice } from '../practice';
+import { driveShare, isVariableTorque, meetingSpeed, partLoad, type FlowPoint, type FlowWay } from '../physics';
+import { dutyOverload, lowSpeedEfficiency, type Practice } from '../practice';
 import type { Needs } from './walk';
 
 /** Where motor i would run straight on the line, r/min. */
@@ -59,20 +59,29 @@ export const isHeavyDuty = (needs: Pick<Needs, 'drive' | 'load'>): boolean =>
 /** Share of rating below which a motor counts as idling: what it gives is then lost in what it takes. */
 const nothing = 1e-6;
 
-/** Electrical input in W at one row of the year: behind a drive by speed, else along the present control's curve. */
-export function inputOf(
-  full: number,
-  rated: number,
-  eta: number,
-  method: Method,
-  driven: number,
-  present: number,
-): number {
-  if (method !== 'drive') {
-    const load = Math.max(full / rated, nothing);
-    return (load * rated * present) / partLoad(load, eta);
+/**
+ * Electrical input in W for one flow: W of full shaft power and of rating, and the efficiency at full load. What is
+ * switched, or known by a published share, takes its share of full input.
+ */
+export function inputOf(full: number, rated: number, eta: number, point: FlowPoint, way: FlowWay): number {
+  // Of several machines those that run share the load; the others take nothing.
+  const direct = (share: number, of = rated, at = eta): number => {
+    const x = Math.max((full * share) / point.share / of, nothing);
+    return (point.share * x * of) / partLoad(x, at);
+  };
+  switch (way.kind) {
+    case 'published':
+    case 'on-off':
+      return (direct(1) * point.shaft) / point.share;
+    case 'two-speed':
+      return point.speed < 1
+        ? direct(point.shaft, rated * way.low ** 3, eta * lowSpeedEfficiency.value)
+        : direct(point.shaft);
+    case 'speed': {
+      const motor = direct(point.shaft);
+      return motor / driveShare((motor * eta) / (rated * point.share));
+    }
+    default:
+      return direct(point.shaft);
   }
-  const x = Math.max((full * driven) / rated, nothing);
-  const motor = (x * rated) / partLoad(x, eta);
-  return motor / driveShare((motor * eta) / rated);
 }

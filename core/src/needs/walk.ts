@@ -1,9 +1,9 @@
 import type { Case } from '../case';
 import type { Combination, Motor } from '../catalogue';
-import type { Source } from '../contract';
+import type { FlowControl, Source } from '../contract';
 import type { Workings } from '../law';
 import type { Lesson, SpecialPart } from '../nameplate';
-import type { Circuit, LoadShape, Segment, StandstillSettings } from '../physics';
+import type { Circuit, FlowMachine, FlowSystem, FlowWay, LoadShape, Segment, StandstillSettings } from '../physics';
 import type { PlaceNeeds as PlaceConditions, Practice, Rules } from '../practice';
 
 /** What every station is handed: the case, who prescribes, the rules in force, and where to write. */
@@ -79,6 +79,17 @@ export interface YearRow {
   readonly flow: number;
 }
 
+/** How the year's flows are made: machine and system, ÷ the demand at full flow. */
+export interface FlowNeeds {
+  readonly machine: FlowMachine;
+  /** The share of head that is there without flow, and like machines on one duty. */
+  readonly system: FlowSystem;
+  /** As flow is held now. */
+  readonly present: FlowWay;
+  /** Whether the machine's curve is its own. */
+  readonly typed: boolean;
+}
+
 export interface SpeedNeeds {
   readonly variable: boolean;
   /** Whether a damper, vanes, a valve or a bypass holds flow below full for a part of the year: speed would do it. */
@@ -86,8 +97,8 @@ export interface SpeedNeeds {
   readonly min: number;
   readonly max: number;
   readonly rows: readonly YearRow[];
-  readonly control: 'none' | 'outlet-damper' | 'inlet-vane' | 'throttle-valve' | 'bypass' | 'on-off';
-  readonly staticFraction: number;
+  readonly control: FlowControl;
+  readonly flow: FlowNeeds;
   /** True where no profile was given and full flow is taken for ranking. */
   readonly assumedHours: boolean;
 }

@@ -4,6 +4,7 @@ export * from './mechanics/shape';
 export * from './machine/induction';
 export * from './start/standstill';
 export * from './energy/flow';
+export * from './energy/flowMachine';
 export * from './drive/pulses';
 export * from './drive/rectifier';
 export * from './drive/singlePhase';

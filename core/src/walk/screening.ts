@@ -213,9 +213,9 @@ export function whatWouldChange({ needs, judged }: Screening): Change[] {
   ];
   if (speed.variable && load.shape.kind === 'quadratic')
     changes.push(
-      change('static-head', '1', speed.staticFraction, 0, 0.95, (s) => ({
+      change('static-head', '1', speed.flow.system.held, 0, 0.95, (s) => ({
         ...needs,
-        speed: { ...speed, staticFraction: s },
+        speed: { ...speed, flow: { ...speed.flow, system: { ...speed.flow.system, held: s } } },
       })),
     );
   return changes;

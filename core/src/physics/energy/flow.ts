@@ -1,5 +1,5 @@
 import { commonPractice, definition } from '../../contract';
-import { law, share } from '../../law';
+import { law, notNegative, positive, share } from '../../law';
 import { torqueRatio, type LoadShape } from '../mechanics/shape';
 
 /** Share of full shaft power under speed control: flow with speed, head static + the rest with the square. */
@@ -15,11 +15,34 @@ export const affinity = law({
   of: ({ q, s }) => q * (s + (1 - s) * q * q),
 });
 
-/** Share of full shaft power at flow q when speed follows flow; quadratic loads may have a static head. */
-export function speedRatio(shape: LoadShape, q: number, staticFraction: number): number {
-  if (shape.kind === 'quadratic') return q * (staticFraction + (1 - staticFraction) * q * q);
-  return q * torqueRatio(shape, q);
-}
+/** Share of the head at full flow that a set point keeps at every flow. */
+export const keptShare = law({
+  name: 'Share of the head that is kept',
+  symbol: 's_k',
+  unit: '1',
+  takes: { p_k: 'Pa', p: 'Pa' },
+  formula: 'p_k / p',
+  source: definition('System curve', 'what is kept + the rest with the square of flow'),
+  range: { p_k: notNegative, p: positive },
+  example: { of: { p_k: 150000, p: 300000 }, gives: 0.5, from: 'by hand' },
+  of: ({ p_k, p }) => p_k / p,
+});
+
+/** Speed ÷ full below which a centrifugal machine lifts nothing. */
+export const leastLiftSpeed = law({
+  name: 'Least speed that still lifts',
+  symbol: 'n_l',
+  unit: '1',
+  takes: { s: '1', h_0: '1' },
+  formula: 'sqrt(s / h_0)',
+  source: definition('Affinity laws', 'head goes with the square of speed; h_0 is the head at no flow ÷ head asked'),
+  range: { s: share, h_0: positive },
+  example: { of: { s: 0.7, h_0: 1.25 }, gives: 0.74833, from: 'by hand: √0.56' },
+  of: ({ s, h_0 }) => Math.sqrt(s / h_0),
+});
+
+/** Share of full shaft power at flow q when speed follows flow. */
+export const speedRatio = (shape: LoadShape, q: number): number => q * torqueRatio(shape, q);
 
 /**
  * Losses of a drive: about 3 % of rating at full load, of which a third is always there; x is its output ÷ rated motor

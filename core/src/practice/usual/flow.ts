@@ -1,6 +1,5 @@
-import { model, remembered, type FlowControl } from '../../contract';
+import { commonPractice, model, remembered, type FlowControl } from '../../contract';
 import { law } from '../../law';
-import { q as quantity } from '../../quantity';
 
 const fanCurves = remembered(
   'standard',
@@ -74,12 +73,19 @@ export const throttledPump = law({
   of: ({ q }) => (1.25 - 0.25 * Math.min(q, runOut) ** 2) / (2 - Math.min(q, runOut)),
 });
 
-/** Share of full input at flow q under the present way of control, at full speed. */
-export function presentRatio(control: FlowControl, q: number): number {
-  const curve = controlCurves[control];
-  if (curve) return curve.of({ q: quantity(q, '1') });
-  return control === 'on-off' ? q : 1;
-}
+/** Hydraulic efficiency of pump or fan where nobody said it: for the account of losses only. */
+export const usualFlowEfficiency = {
+  value: 0.7,
+  source: commonPractice('Pumps and fans of middle size turn some 70 % of shaft power into flow'),
+};
+
+/** Low ÷ high speed of a two-speed motor with one winding. */
+export const usualLowSpeed = 0.5;
+/** Efficiency of a two-speed motor's low speed ÷ that of its high one. */
+export const lowSpeedEfficiency = {
+  value: 0.96,
+  source: commonPractice('The low speed of a two-speed winding loses some points of efficiency'),
+};
 
 /** The law behind a way of control, where it is a curve. */
 export const controlCurves: Partial<

@@ -11,12 +11,23 @@ import {
   savedCarbon,
   savedEnergy,
   savedMoney,
-  speedRatio,
+  type FlowPoint,
 } from '../../physics';
 import { tellWorth } from './worth';
-import { controlCurves, presentRatio, usualYears } from '../../practice';
+import { controlCurves, usualYears } from '../../practice';
 import { q, writeNumber } from '../../quantity';
-import { inputOf, type Needs, numberOf, type PlateFacts, type Subject, usualEfficiency, type Walk } from '../../needs';
+import {
+  bySpeed,
+  inputOf,
+  type Needs,
+  numberOf,
+  pointOf,
+  presentPoint,
+  type PlateFacts,
+  type Subject,
+  usualEfficiency,
+  type Walk,
+} from '../../needs';
 
 /** The year before and after: energy, money, carbon and simple payback of the subject against what is there now. */
 export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: PlateFacts): Curves['flow'] {
@@ -36,16 +47,14 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
   );
   const full = w.value('point.shaftPower') ?? needs.load.power;
 
-  const oldShare = (flow: number): number => presentRatio(needs.speed.control, flow) / oldEta;
-  const newInput = (flow: number): number =>
-    inputOf(
-      full,
-      rated,
-      eta,
-      method,
-      speedRatio(needs.load.shape, flow, needs.speed.staticFraction),
-      presentRatio(needs.speed.control, flow),
-    );
+  const oldRated = plate.power ?? rated;
+  const present = needs.speed.flow.present;
+  const way = method === 'drive' ? bySpeed : present;
+  const oldInput = (flow: number): number =>
+    inputOf(needs.load.power, oldRated, oldEta, presentPoint(needs, flow), present);
+  const oldShare = (flow: number): number => oldInput(flow) / needs.load.power;
+  const newPoint = (flow: number): FlowPoint => pointOf(needs, way, flow);
+  const newInput = (flow: number): number => inputOf(full, rated, eta, newPoint(flow), way);
   const curves: Curves['flow'] = {
     old: flows.map((x) => [x, (needs.load.power * oldShare(x)) / 1000]),
     new: flows.map((x) => [x, newInput(x) / 1000]),
@@ -66,11 +75,19 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
     if (curve) w.noteOutside(curve, { q: flow }, { q: field('speed.profile', flow) });
   w.figure(
     'cost.oldRatio',
-    meanInputRatio(
-      rows.map((r) => ({ hours: r.hours, ratio: presentRatio(needs.speed.control, r.flow), efficiency: oldEta })),
-    ),
+    meanInputRatio(rows.map((r) => newRow(r.hours, oldShare(r.flow)))),
     { H },
-    { source: curve?.source, estimate: needs.speed.control === 'throttle-valve', assumed: unsaidOld(walk) },
+    {
+      source: curve?.source,
+      estimate: needs.speed.control === 'throttle-valve' && !needs.speed.flow.typed,
+      assumed: unsaidOld(walk),
+    },
+  );
+  w.figure(
+    'cost.shaftRatio',
+    meanInputRatio(rows.map((r) => newRow(r.hours, newPoint(r.flow).shaft))),
+    { H },
+    { estimate: !needs.speed.flow.typed, assumed: unsaidNew(walk, needs) },
   );
   w.figure(
     'cost.newRatio',
@@ -136,7 +153,7 @@ function unsaidOld({ input }: Walk): Assumed[] {
 
 /** The static head of a load that follows the square of speed, where nobody said it. */
 function unsaidNew({ input }: Walk, needs: Needs): Assumed[] {
-  const said = input.speed?.staticFraction !== undefined || needs.speed.staticFraction > 0;
+  const said = input.speed?.staticFraction !== undefined || needs.speed.flow.system.held > 0;
   if (needs.load.shape.kind !== 'quadratic' || !needs.speed.variable || said) return [];
   return [{ field: 'speed.staticFraction', value: 0, why: 'not said: no static head' }];
 }

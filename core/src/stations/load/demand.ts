@@ -1,5 +1,5 @@
 import type { Machine } from '../../contract';
-import type { Demand } from '../../case';
+import type { Case, Demand } from '../../case';
 import { commonPractice } from '../../contract';
 import { assumed, field, prescribed, type Given } from '../../law';
 import {
@@ -27,7 +27,7 @@ import {
   torqueByPull,
   torqueFromPower,
 } from '../../physics';
-import { interpolate, q, writeQuantity, type Q, type UnitId } from '../../quantity';
+import { interpolate, monotone, q, writeQuantity, type Q, type UnitId } from '../../quantity';
 import type { Drivetrain } from './drivetrain';
 import { factsOf, machineSource, secondaryPoints, secondarySource } from '../../practice';
 import { percent, type PlateFacts, type Walk } from '../../needs';
@@ -148,14 +148,21 @@ export function breakawayGiven({ input }: Walk, machine: Machine | undefined): G
   return { ...assumed('load.breakaway', q(factsOf(machine).breakaway, '1'), why), source: machineSource };
 }
 
-function byPump({ w }: Walk, demand: Of<'pump'>): void {
+/** Efficiency of pump or fan: typed, else its own curve's at the flow of the demand. */
+function efficiencyOf({ speed }: Case, demand: Of<'pump'> | Of<'fan'>): Given<'1'> {
+  const [flow, curve] = [demand.flow?.value, speed?.curve];
+  if (demand.efficiency !== undefined || flow === undefined || !curve) return share('efficiency', demand.efficiency);
+  return field('speed.curve', q(monotone(curve.map((p) => [p.flow.value, p.efficiency]))(flow), '1'));
+}
+
+function byPump({ w, input }: Walk, demand: Of<'pump'>): void {
   w.figure('load.power', pumpPower, {
     rho: demand.density
       ? at('density', demand.density)
       : assumed('load.demand.density', q(1000, 'kg/m3'), 'cold water'),
     Q: at('flow', demand.flow),
     H: at('head', demand.head),
-    eta: share('efficiency', demand.efficiency),
+    eta: efficiencyOf(input, demand),
   });
   if (demand.staticHead) {
     const s = w.figure('load.staticFraction', staticShare, {
@@ -198,7 +205,7 @@ function byFan({ w, input }: Walk, demand: Of<'fan'>): void {
   w.figure('load.power', fanPower, {
     Q: at('flow', demand.flow),
     p: standard ? 'load.fanPressure' : at('pressure', demand.pressure),
-    eta: share('efficiency', demand.efficiency),
+    eta: efficiencyOf(input, demand),
   });
   if (gas && density !== undefined && gas.value > 60) {
     const air = airDensity.of({ theta: q(20, 'degC'), h: q(altitude.value ?? 0, 'm') });

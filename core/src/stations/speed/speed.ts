@@ -1,12 +1,14 @@
 import { commonPractice, type FlowControl } from '../../contract';
 import { hoursOf, meanFlow } from '../../physics';
+import { askFlow } from './flow';
 import type { SpeedNeeds, Walk, YearRow } from '../../needs';
 
 /** Full flow, for ranking only, where nobody said how the year goes. */
 const assumedYear: readonly YearRow[] = [{ hours: 4000, flow: 1 }];
 
 /** What speed is for: range, the hours a year at each flow, and how flow is controlled now. */
-export function askSpeed({ input, w }: Walk): SpeedNeeds {
+export function askSpeed(walk: Walk): SpeedNeeds {
+  const { input, w } = walk;
   w.enter('speed');
   const speed = input.speed;
   if (speed?.need === undefined) w.want('speed.need');
@@ -55,8 +57,7 @@ export function askSpeed({ input, w }: Walk): SpeedNeeds {
     max: Math.max(a, b),
     rows: rows.length > 0 ? rows : assumedYear,
     control: speed?.control ?? 'none',
-    // Given here, or by the static head of the pump's demand.
-    staticFraction: speed?.staticFraction ?? Math.min(1, w.value('load.staticFraction') ?? 0),
+    flow: askFlow(walk, rows),
     assumedHours: rows.length === 0,
   };
 }

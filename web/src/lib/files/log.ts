@@ -1,4 +1,4 @@
-import { nameplate, physics, practice } from '@pilgrim/core';
+import { nameplate, physics, presentRatio } from '@pilgrim/core';
 import type { FlowControl } from '@pilgrim/core/vocabulary';
 import { readNumber } from '@pilgrim/core/quantity';
 import { parse } from 'csv-parse/browser/esm/sync';
@@ -100,7 +100,7 @@ export function readLog(bytes: Uint8Array, question: LogQuestion): LogFile {
   const reading = physics.profileFromLog(samples, {
     ...question,
     magnetising: nameplate.noLoadShare(question.poles),
-    presentRatio: practice.presentRatio,
+    presentRatio,
   });
   return reading.ok
     ? { ok: true, message: '', ...told, profile: reading.profile }
