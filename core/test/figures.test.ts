@@ -218,10 +218,10 @@ describe('speed, choice and point', () => {
 
 describe('cost', () => {
   it('weights each row of the year by its input', () => {
-    const { r } = asked({ ...fan, method: 'drive' });
+    const { r, needs } = asked({ ...fan, method: 'drive' });
     const damper = (q: number): number => 0.37073425 + 0.97250253 * q - 0.34240761 * q * q;
     // Its losses at this load: 40 % stay, 60 % go with the square of it.
-    const x = figure(r, 'load.motorPower') / figure(r, 'plate.power');
+    const x = figure(r, 'load.motorPower') / (needs.old.power ?? NaN);
     const drawn = 1 + ((1 / 0.895 - 1) * (0.4 + 0.6 * x * x)) / x;
     have(r, {
       'cost.oldRatio': ((2000 * damper(1) + 3000 * damper(0.6)) * drawn) / 5000,
