@@ -73,7 +73,9 @@ describe('what a revision keeps of a result', () => {
     const first = now.candidates.find((c) => c.motor.id === choice?.motor.id && c.method === choice.method);
     expect(first).toBeDefined();
     expect(kept).toMatchObject({ core, name, practice, findings, choice, subject, stations });
-    expect(kept.verdicts).toEqual(first?.verdicts);
+    // Without what most have not.
+    const none = { waived: null, tight: false, remedy: null, condition: null, figures: [] };
+    expect(kept.verdicts.map((v) => ({ ...none, ...v }))).toEqual(first?.verdicts);
     expect(JSON.stringify(kept).length).toBeLessThan(JSON.stringify(now).length / 4);
   });
   it('is read back as it is, also after a database has turned its keys about', () => {

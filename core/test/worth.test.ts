@@ -4,7 +4,7 @@ import { physics, readCase, solve, type CaseText, type Result } from '@pilgrim/c
 
 const { growingPresentValue, spendings, presentWorth, internalRate, discountedYears } = physics;
 const worth = (over: Partial<physics.Worth> = {}): physics.Worth => ({
-  ...{ cost: 1000, benefit: 162.7454, years: 10, inflation: 0, life: Infinity },
+  ...{ cost: 1000, benefit: 162.7454, years: 10, inflation: 0, life: Infinity, once: 0 },
   ...over,
 });
 

@@ -1,4 +1,5 @@
 export * from './schema';
+export { daysOf } from './energy';
 export * from './read';
 export * from './result';
 export * from './kept';

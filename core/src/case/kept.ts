@@ -11,7 +11,7 @@ import {
   type StationName,
 } from '../contract';
 import { readResult } from './migrate';
-import { choiceSchema, stationSchema, subjectSchema, verdictSchema, type Result } from './result';
+import { choiceSchema, stationSchema, subjectSchema, verdictSchema, type Result, type Verdict } from './result';
 
 /**
  * A figure without its formula and the origins of its inputs, and of what was assumed only what was assumed for it
@@ -28,6 +28,10 @@ const keptFigure = figureSchema.pick({ value: true, text: true, inputs: true }).
 /** A source without what is left out of most: that it was at hand. */
 const keptSource = sourceSchema.extend({ fromMemory: z.boolean().optional() });
 
+/** A verdict without what most have not: a waiver, a remedy, a condition, that it is tight, figures. */
+const keptVerdict = verdictSchema.partial({ waived: true, tight: true, remedy: true, condition: true, figures: true });
+type KeptVerdict = Frozen<z.output<typeof keptVerdict>>;
+
 /**
  * `pilgrim.kept/1`: what a revision keeps of its result, a sixth of it: what was answered and on what it rested. The
  * rest (workings, curves, the fifty) is the same case solved again.
@@ -43,7 +47,7 @@ export const keptSchema = z.strictObject({
   choice: choiceSchema.nullable(),
   subject: subjectSchema.nullable(),
   /** Of the first choice. */
-  verdicts: z.array(verdictSchema),
+  verdicts: z.array(keptVerdict),
   stations: z.record(z.enum(stations), stationSchema),
 });
 type KeptFigure = Frozen<Omit<z.output<typeof keptFigure>, 'unit'>> & Partial<Pick<Figure, 'unit'>>;
@@ -108,9 +112,24 @@ export function keep(result: Result): Kept {
     ...{ core, name, practice },
     figures: Object.fromEntries(Object.entries(result.figures).map(([id, f]) => [id, lean(id, f)])),
     sources: keys.map((key) => leanSource(sourceSchema.parse(JSON.parse(key)))),
-    ...{ findings, choice: chosen, subject: result.subject, verdicts: first?.verdicts ?? [], stations: told },
+    ...{
+      findings,
+      choice: chosen,
+      subject: result.subject,
+      verdicts: (first?.verdicts ?? []).map(leanVerdict),
+      stations: told,
+    },
   };
 }
+
+const leanVerdict = ({ waived, tight, remedy, condition, figures, ...verdict }: Verdict): KeptVerdict => ({
+  ...verdict,
+  ...(waived !== null && { waived }),
+  ...(tight && { tight }),
+  ...(remedy && { remedy }),
+  ...(condition && { condition }),
+  ...(figures.length > 0 && { figures }),
+});
 
 const leanSource = ({ fromMemory, ...source }: Figure['source']): z.output<typeof keptSource> =>
   fromMemory ? { ...source, fromMemory } : source;

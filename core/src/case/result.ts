@@ -445,11 +445,79 @@ const driveView = z.strictObject({
 });
 export type DriveView = Frozen<z.output<typeof driveView>>;
 
+/** Sums of money as of today. */
+const moneyCurves = z.strictObject({
+  usual: z.number(),
+  /** Share of the draws at each net present value. */
+  bars: z.array(pair),
+  /** One uncertain input at a time, what moves it most first: its ends ÷ usual, and the net present value there. */
+  tornado: z.array(
+    z.strictObject({
+      ...{ input: z.string(), name: z.string() },
+      ...{ least: z.number(), most: z.number(), low: z.number(), high: z.number() },
+    }),
+  ),
+  /** Sum after so many years. */
+  years: z.array(pair),
+});
+export type MoneyCurves = Frozen<z.output<typeof moneyCurves>>;
+
+/** Machine and system: share of full flow, and of the head asked there. */
+const machineCurves = z.strictObject({
+  /** At full speed, and at the speeds of the year. */
+  speeds: z.array(z.strictObject({ speed: z.number(), points: z.array(pair) })),
+  system: z.array(pair),
+  /** The year: where each flow lies now and new, and its hours; heads the machine gives. */
+  points: z.array(
+    z.strictObject({
+      ...{ hours: z.number(), flow: z.number(), needed: z.number() },
+      ...{ old: z.number(), new: z.number(), speed: z.number() },
+    }),
+  ),
+  typed: z.boolean(),
+});
+export type MachineCurves = Frozen<z.output<typeof machineCurves>>;
+
+/** One way to go on, its sums against the first of the list. */
+const costOption = z.strictObject({
+  kind: z.enum(['keep', 'rewind', 'like-for-like', 'premium', 'right-size', 'two-speed', 'drive', 'replace-drive']),
+  name: z.string(),
+  /** What is bought. */
+  motor: z.string(),
+  method,
+  outcome,
+  text: z.string(),
+  /** kWh and kg a year, kW, and money: a year's bill, what is spent at once. */
+  energy: z.number(),
+  carbon: z.number().nullable(),
+  demand: z.number(),
+  bill: z.number(),
+  cost: z.number(),
+  /** With its renewals, as of today. */
+  spent: z.number(),
+  /** Whether the invented price index stands for its cost. */
+  index: z.boolean(),
+  /** Years until it is bought again; null where it lasts the years counted. */
+  life: z.number().nullable(),
+  netPresentValue: z.number(),
+  lifeCycle: z.number(),
+  /** Years; null where it never is, or nothing is spent. */
+  payback: z.number().nullable(),
+});
+export type CostOption = Frozen<z.output<typeof costOption>>;
+
+const costView = z.strictObject({
+  options: z.array(costOption),
+});
+export type CostView = Frozen<z.output<typeof costView>>;
+
 const curves = z.strictObject({
   /** Torque in N·m against r/min at the motor shaft. */
   torqueSpeed: z.strictObject({ load: z.array(pair), motor: z.array(pair) }).nullable(),
   /** Input in kW against flow ratio, old and new way of control, and the year's rows. */
   flow: z.strictObject({ old: z.array(pair), new: z.array(pair), rows: z.array(profilePoint) }).nullable(),
+  money: moneyCurves.nullable(),
+  machine: machineCurves.nullable(),
   start: startCurves.nullable(),
   guard: guardCurves.nullable(),
   drive: driveCurves.nullable(),
@@ -521,6 +589,7 @@ export const resultSchema = z.strictObject({
   start: startView.nullable(),
   guard: guardView.nullable(),
   drive: driveView.nullable(),
+  cost: costView.nullable(),
 });
 export type Result = Frozen<Omit<z.output<typeof resultSchema>, 'figures'>> & {
   readonly figures: Readonly<Record<string, Figure>>;

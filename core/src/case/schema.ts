@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import {
   causes,
-  controls,
   dirts,
   cableArrangements,
   cableInsulations,
@@ -26,7 +25,6 @@ import {
   errands,
   practiceIds,
   shapes,
-  speedNeeds,
   trainKinds,
   waters,
   protectiveDevices,
@@ -44,6 +42,7 @@ import {
   wires,
 } from '../contract';
 import { houseRules, ruleIds, type HouseRule, type RuleId, type RuleValue } from '../practice';
+import { money, speed } from './energy';
 import { conductorSize, flag, groups, number, oneOf, quantity, text, generatorRating } from './fields';
 
 const efficiency = () => number({ above: 0, below: 1 }, 0.936);
@@ -337,36 +336,6 @@ const source = z.discriminatedUnion(
   { error: 'kind must be one of transformer, generator, fault-level, stiff' },
 );
 
-/** A pump or fan at the speed of the demand: flow rising, head or pressure, efficiency. */
-const machineCurve = z
-  .array(
-    z
-      .strictObject({
-        flow: quantity('flow', 'zero'),
-        head: quantity('length', 'zero').optional(),
-        pressure: quantity('pressure', 'zero').optional(),
-        efficiency: number({ min: 0, below: 1 }, 0.72),
-      })
-      .refine((p) => (p.head === undefined) !== (p.pressure === undefined), {
-        error: 'needs its head or its pressure, one of the two',
-      }),
-  )
-  .min(3, { error: 'needs three points or more' })
-  .max(60)
-  .superRefine((points, context) => {
-    for (const [i, point] of points.entries()) {
-      const before = points[i - 1];
-      if (before && point.flow.value <= before.flow.value)
-        context.addIssue({ code: 'custom', path: [i, 'flow'], message: 'must be above the flow of the point before' });
-      if ((point.head === undefined) !== (points[0]?.head === undefined))
-        context.addIssue({ code: 'custom', path: [i], message: 'all points have heads, or all have pressures' });
-    }
-    if (points.filter((p) => p.flow.value > 0 && p.efficiency > 0).length < 2)
-      context.addIssue({ code: 'custom', path: [], message: 'needs an efficiency above 0 at two flows or more' });
-    if (!points.some((p) => (p.head ?? p.pressure)?.value ?? 0 > 0))
-      context.addIssue({ code: 'custom', path: [], message: 'gives no head at any flow' });
-  });
-
 const circuit = z.strictObject({
   poles: z.int().min(2).max(48),
   voltage: quantity('voltage'),
@@ -382,13 +351,6 @@ const circuit = z.strictObject({
   inertia: quantity('inertia', 'zero').optional(),
   cage2: z.strictObject({ resistance: quantity('resistance'), reactance: quantity('resistance') }).optional(),
 });
-
-const profile = z
-  .array(z.strictObject({ hours: number({ min: 0, max: 8784 }, 2200), flow: number({ min: 0, max: 2 }, 0.7) }))
-  .max(1000)
-  .refine((rows) => rows.reduce((total, row) => total + row.hours, 0) <= 8784, {
-    error: 'hours add up to more than a year (8784)',
-  });
 
 /** When a reduced-voltage stage ends: after a time, or at a share of synchronous speed; the one that is given. */
 const changeover = {
@@ -684,44 +646,10 @@ export const caseSchema = z.strictObject(
         cable: z.strictObject({ length: quantity('length', 'zero').optional() }).optional(),
       })
       .optional(),
-    speed: z
-      .strictObject({
-        need: oneOf(speedNeeds).optional(),
-        min: number({ min: 0, max: 10 }, 0.4).optional(),
-        max: number({ above: 0, max: 10 }, 1).optional(),
-        profile: profile.optional(),
-        control: oneOf(controls).optional(),
-        staticFraction: number({ min: 0, max: 1 }, 0.3).optional(),
-        curve: machineCurve.optional(),
-        /** Pressure that is kept for those who draw, at every flow. */
-        keptPressure: quantity('pressure').optional(),
-        /** Like machines that share the duty, this one counted. */
-        machines: z.int({ error: 'must be a whole number from 1 to 12' }).min(1).max(12).optional(),
-        /** Low ÷ high speed of a two-speed motor. */
-        lowSpeed: number({ min: 0.2, below: 1 }, 0.5).optional(),
-      })
-      .optional(),
+    speed: speed.optional(),
     guard: guard.optional(),
     drive: drive.optional(),
-    money: z
-      .strictObject({
-        currency: text(8).optional(),
-        energyPrice: number({ min: 0, max: 1000 }, 0.16).optional(),
-        demandPrice: number({ min: 0, max: 10000 }, 8).optional(),
-        years: number({ above: 0, max: 60 }, 10).optional(),
-        discountRate: number({ min: 0, max: 1 }, 0.07).optional(),
-        carbon: number({ min: 0, max: 10 }, 0.25).optional(),
-        installedCost: number({ min: 0, max: 1e9 }, 6200).optional(),
-        /** A tonne of carbon dioxide. */
-        carbonPrice: number({ min: 0, max: 10000 }, 80).optional(),
-        /** A year more than now; below 0 where it saves. */
-        maintenance: number({ min: -1e9, max: 1e9 }, 250).optional(),
-        /** By which prices rise a year. */
-        inflation: number({ min: -0.2, max: 0.5 }, 0.02).optional(),
-        /** Years until it is bought again. */
-        life: number({ above: 0, max: 100 }, 15).optional(),
-      })
-      .optional(),
+    money: money.optional(),
     motor: z
       .strictObject({
         catalogue: text(80).optional(),

@@ -36,6 +36,7 @@ export function motorOfCircuit(c: Circuit, practice: Practice, inertia: number |
     frame: null,
     enclosure: 'enclosed',
     enclosureText: 'enclosure not said',
+    enclosureUnsaid: true,
     cooling: 'shaft-fan',
     construction: 'cast-iron',
     serviceFactor: 1,

@@ -1,5 +1,8 @@
 import type { PracticeId } from '../practice';
 
+/** Id of the motor that is there already, made from the case's plate. */
+export const existingMotor = 'existing';
+
 export type EnclosureClass = 'open' | 'enclosed' | 'severe-duty' | 'washdown';
 export type Construction = 'rolled-steel' | 'aluminium' | 'cast-iron' | 'stainless';
 export type Cooling = 'open' | 'shaft-fan' | 'blower';
@@ -52,6 +55,8 @@ export interface Motor {
   readonly frame: string | null;
   readonly enclosure: EnclosureClass;
   readonly enclosureText: string;
+  /** Whether nobody said how it is enclosed: the class is a guess. */
+  readonly enclosureUnsaid?: boolean;
   readonly cooling: Cooling;
   readonly construction: Construction;
   readonly serviceFactor: number;

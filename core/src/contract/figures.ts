@@ -125,7 +125,6 @@ const speed = {
   'speed.keptShare': ['1', 'Share of the head that is kept'],
   'speed.leastLift': ['1', 'Least speed that still lifts'],
   'speed.curveHead': ['1', 'Head of the curve ÷ head asked'],
-
 } as const satisfies Record<`speed.${string}`, Told>;
 
 /** The motor chosen or pinned. */
@@ -284,6 +283,13 @@ const cost = {
   'cost.newEnergy': ['kWh/a', 'New energy'],
   'cost.oldPeak': ['kW', 'Old peak'],
   'cost.newPeak': ['kW', 'New peak'],
+  'cost.oldPrice': ['1/kWh', 'Mean price paid, now'],
+  'cost.newPrice': ['1/kWh', 'Mean price paid, new'],
+  'cost.oldPowerFactor': ['1', 'Power factor at the peak, now'],
+  'cost.newPowerFactor': ['1', 'Power factor at the peak, new'],
+  'cost.oldDemand': ['kW', 'Demand billed, now'],
+  'cost.newDemand': ['kW', 'Demand billed, new'],
+  'cost.ratchetLoss': ['money', 'Kept by the ratchet in the first year'],
   'cost.savedEnergy': ['kWh/a', 'Saved energy'],
   'cost.savedMoney': ['1/a', 'Saved money'],
   'cost.savedCarbon': ['kg/a', 'Saved carbon'],
@@ -293,6 +299,8 @@ const cost = {
   'cost.presentFactor': ['1', 'Present value of one a year'],
   'cost.spendings': ['1', 'Times it is bought, as of today'],
   'cost.netPresentValue': ['money', 'Net present value'],
+  'cost.netPresentLow': ['money', 'Net present value, 5th percentile'],
+  'cost.netPresentHigh': ['money', 'Net present value, 95th percentile'],
   'cost.lifeCycle': ['money', 'Life-cycle cost'],
   'cost.internalRate': ['1', 'Internal rate of return'],
   'cost.discountedPayback': ['a', 'Discounted payback'],

@@ -184,6 +184,7 @@ export const findingLevels = {
   'drive.safe-torque-off': ['note'],
   'cost.no-saving': ['caution'],
   'cost.not-worth-it': ['note'],
+  'cost.uncertain': ['note'],
   'cost.displacement-throttled': ['stop'],
 } as const satisfies Record<`${string}.${string}`, readonly Level[]>;
 

@@ -29,6 +29,8 @@ export const controls = [
   'on-off',
   'two-speed',
 ] as const;
+/** What demand is billed by. */
+export const demandBases = ['kW', 'kVA'] as const;
 export type FlowControl = (typeof controls)[number];
 export const mountings = ['floor', 'wall', 'ceiling', 'shaft-up', 'shaft-down', 'flange'] as const;
 export const trainKinds = ['direct', 'belt', 'gearbox', 'chain'] as const;

@@ -1,4 +1,4 @@
-import { starterPriceIndex, type Motor } from '../catalogue';
+import { existingMotor, starterPriceIndex, type Motor } from '../catalogue';
 import type { Method } from '../contract';
 import { specialOfFrame, type SpecialPart } from '../nameplate';
 import { bulkOf, remedyKinds, remedyPrice, type Practice } from '../practice';
@@ -35,7 +35,11 @@ export interface BuildColumns {
   readonly inStock: Uint8Array;
   /** A spare of another position. */
   readonly kept: Uint8Array;
+  /** 1 for the motor that is there already. */
+  readonly there: Uint8Array;
   readonly enclosures: readonly string[];
+  /** 1 where nobody said the enclosure. */
+  readonly enclosureUnsaid: Uint8Array;
   /** Special shafts and faces. */
   readonly special: readonly (readonly SpecialPart[])[];
 }
@@ -97,7 +101,9 @@ const keptBuild = kept((practice, motors): BuildColumns => ({
   onShelf: flags(motors, (m) => m.stock !== undefined),
   inStock: flags(motors, (m) => (m.stock?.quantity ?? 0) > 0),
   kept: flags(motors, (m) => (m.stock?.keptFor ?? '') !== ''),
+  there: Uint8Array.from(motors, (m) => Number(m.id === existingMotor)),
   enclosures: motors.map((m) => m.enclosure),
+  enclosureUnsaid: Uint8Array.from(motors, (m) => Number(m.enclosureUnsaid === true)),
   special: motors.map((m) => specialOfFrame(m.frame === null ? undefined : practice.frame(m.frame, m.poles))),
 }));
 

@@ -322,7 +322,9 @@ function runUpRatio({ load }: Needs): number {
 }
 
 interface YearRatio {
+  /** Hours, and the price of their energy ÷ the mean price. */
   readonly hours: number;
+  readonly price: number;
   /** Where machine and system meet under speed control, and under the present control. */
   readonly driven: FlowPoint;
   readonly present: FlowPoint;
@@ -335,8 +337,8 @@ interface Year {
 }
 
 function yearRatios(needs: Needs): readonly YearRatio[] {
-  return needs.speed.rows.map(({ hours, flow }) => ({
-    hours,
+  return needs.speed.rows.map(({ hours, flow, price }) => ({
+    ...{ hours, price },
     driven: pointOf(needs, bySpeed, flow),
     present: presentPoint(needs, flow),
   }));
@@ -350,9 +352,10 @@ function energyCost({ needs, c }: Bench, { ratios, annuity }: Year, i: number, m
   const full = shaftPower(needs.load.torque, needs.load.speed, n, needs.load.shape);
   let energy = 0;
   const now = needs.speed.flow.present;
-  for (const { hours, driven, present } of ratios)
+  for (const { hours, price, driven, present } of ratios)
     energy +=
       hours *
+      price *
       (method === 'drive' ? inputOf(full, rated, eta, driven, bySpeed) : inputOf(full, rated, eta, present, now));
   return (energy / 1000) * needs.energyPrice * annuity;
 }

@@ -159,6 +159,7 @@ export function motorOfPlate(plate: Plate, asked: Practice, options: StockOption
       frame,
       enclosure,
       enclosureText: words || 'enclosure not said',
+      ...(words ? {} : { enclosureUnsaid: true }),
       cooling,
       construction,
       serviceFactor: plate.serviceFactor ?? 1,

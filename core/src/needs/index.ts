@@ -6,6 +6,7 @@ export * from './drive';
 export * from './flow';
 export * from './left';
 export * from './machines';
+export * from './money';
 export * from './start';
 export * from './subject';
 export * from './slow';

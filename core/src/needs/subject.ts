@@ -1,5 +1,5 @@
 import type { Case } from '../case';
-import type { Motor } from '../catalogue';
+import { existingMotor, type Motor } from '../catalogue';
 import type { Method, Source } from '../contract';
 import { prescribed, type Given, type Input, type Workings } from '../law';
 import { q, type Q, type UnitId } from '../quantity';
@@ -67,7 +67,7 @@ export function subjectOf(walk: Walk, motor: Motor, method: Method | null, kind:
     current: 'choice.ratedCurrent',
     efficiency: known(q(rules.efficiencyBasis === 'minimum' ? motor.efficiencyMinimum : motor.efficiency, '1'), source),
     serviceFactor: known(q(motor.serviceFactor, '1'), source),
-    temperatureRise: (motor.id === 'existing' ? input.plate : input.motor?.plate)?.temperatureRise?.value,
+    temperatureRise: (motor.id === existingMotor ? input.plate : input.motor?.plate)?.temperatureRise?.value,
     lockedRotorCurrent: known(q((motor.lockedRotorCurrent * top) / connection.voltage, 'A'), source),
     lockedRotorTorque: known(q(motor.lockedRotorTorque, '1'), source),
     deltaVoltage: motor.deltaVoltage,

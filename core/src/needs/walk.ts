@@ -77,6 +77,8 @@ export interface PlaceNeeds {
 export interface YearRow {
   readonly hours: number;
   readonly flow: number;
+  /** Price of its energy ÷ `energyPrice`. */
+  readonly price: number;
 }
 
 /** How the year's flows are made: machine and system, ÷ the demand at full flow. */

@@ -16,4 +16,5 @@ export * from './guard/guard';
 export { countedBy } from './guard/devices';
 export * from './drive/drive';
 export * from './cost/cost';
+export { yearOf, type Runner, type YearSum } from './cost/year';
 export * from './sheet/sheet';

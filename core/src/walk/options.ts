@@ -1,4 +1,4 @@
-import type { Motor } from '../catalogue';
+import { existingMotor, type Motor } from '../catalogue';
 import type { Choice } from '../case';
 import { explain, findFirst, judge } from '../judge';
 import { comparedMethods, type Method } from '../contract';
@@ -8,22 +8,28 @@ import type { Needs, Walk } from '../needs';
 type Option = NonNullable<Choice['options']>[number];
 type Kind = Option['kind'];
 
-const withoutDrive = comparedMethods.filter((m) => m !== 'drive');
+export const withoutDrive = comparedMethods.filter((m) => m !== 'drive');
 
-/**
- * What may be done with a wasteful motor: keep all, a drive on it, another motor, another motor on a drive. Each is
- * judged as it would run, whatever was said of the speed: at full speed with the present control, or along the profile.
- */
-export function optionsOf({ input, practice }: Walk, needs: Needs, motors: readonly Motor[]): Option[] {
+/** The motor that is there, where its plate makes one; what is asked at fixed speed, and along the profile. */
+export function waysOf({ input, practice }: Pick<Walk, 'input' | 'practice'>, needs: Needs) {
   const made =
-    input.plate && motorOfPlate(plateAt(input.plate, input.supply?.frequency?.value), practice, { id: 'existing' });
-  const old = made?.ok ? [made.motor] : [];
+    input.plate && motorOfPlate(plateAt(input.plate, input.supply?.frequency?.value), practice, { id: existingMotor });
+  const old: readonly Motor[] = made?.ok ? [made.motor] : [];
   const least = needs.speed.rows.reduce((a, { hours, flow }) => (hours > 0 ? Math.min(a, flow) : a), 1);
   const fixed: Needs = { ...needs, speed: { ...needs.speed, variable: false } };
   const variable: Needs = {
     ...needs,
     speed: needs.speed.variable ? needs.speed : { ...needs.speed, variable: true, min: Math.max(0.1, least), max: 1 },
   };
+  return { old, fixed, variable };
+}
+
+/**
+ * What may be done with a wasteful motor: keep all, a drive on it, another motor, another motor on a drive. Each is
+ * judged as it would run, whatever was said of the speed: at full speed with the present control, or along the profile.
+ */
+export function optionsOf(walk: Pick<Walk, 'input' | 'practice'>, needs: Needs, motors: readonly Motor[]): Option[] {
+  const { old, fixed, variable } = waysOf(walk, needs);
   return [
     option('keep', fixed, old, withoutDrive),
     option('drive', variable, old, ['drive']),
@@ -32,7 +38,12 @@ export function optionsOf({ input, practice }: Walk, needs: Needs, motors: reado
   ].flatMap((o) => o ?? []);
 }
 
-function option(kind: Kind, needs: Needs, motors: readonly Motor[], methods: readonly Method[]): Option | undefined {
+export function option(
+  kind: Kind,
+  needs: Needs,
+  motors: readonly Motor[],
+  methods: readonly Method[],
+): Option | undefined {
   if (motors.length === 0) return undefined;
   const kept = kind === 'keep' || kind === 'drive';
   const judged = judge(needs, motors, methods, kept);

@@ -14,7 +14,17 @@ import { softLimit, tap, torqueRatio, type DrivenMachine } from '../physics';
 import { acceptDoubts } from './doubts';
 import { askUnusual } from './unusual';
 import { practiceById, rulesFor, usualRate, usualYears } from '../practice';
-import { percent, startNeeds, subjectFromPlate, subjectOf, type Needs, type Subject, type Walk } from '../needs';
+import {
+  percent,
+  rankingPrice,
+  startNeeds,
+  subjectFromPlate,
+  subjectOf,
+  weekPrice,
+  type Needs,
+  type Subject,
+  type Walk,
+} from '../needs';
 import {
   asked,
   entryVerdict,
@@ -43,6 +53,7 @@ import {
   surveyPlace,
   tellChoice,
   tellCost,
+  type CostTold,
   tellDrive,
   tellGuard,
   tellMachine,
@@ -54,6 +65,7 @@ import {
   type Starting,
 } from '../stations';
 import { closedBeside, onShelf } from './beside';
+import { compareWays } from './compare';
 import { optionsOf } from './options';
 import { proposeTrain } from './train';
 import { summaries } from './summaries';
@@ -123,7 +135,7 @@ export function solveWith(
       old: plate,
       lessons,
       waived,
-      energyPrice: input.money?.energyPrice ?? 0.15,
+      energyPrice: weekPrice(input.money) ?? rankingPrice,
       currency: input.money?.currency ?? '',
       years: input.money?.years ?? usualYears,
       discountRate: input.money?.discountRate ?? usualRate,
@@ -166,6 +178,7 @@ export function solveWith(
     start: found.start,
     guard: found.guard,
     drive: found.drive,
+    cost: found.cost,
   };
   return { result, screening: found.screening, starting: found.starting, driven: found.driven };
 }
@@ -179,7 +192,7 @@ function assumedFor({ input }: Walk, hours: boolean): string[] {
       ? 'a place that wants at least what stood there, enclosed where nothing is known'
       : (place.dirt === undefined || place.water === undefined) && 'a clean, dry place',
     hours && '4000 h a year at full flow',
-    money?.energyPrice === undefined && 'an energy price of 0.15 per kWh',
+    weekPrice(money) === undefined && `an energy price of ${rankingPrice} per kWh`,
     money?.years === undefined && `${usualYears} years`,
     money?.discountRate === undefined && `${percent(usualRate)} discount`,
   ].filter((x) => typeof x === 'string');
@@ -218,6 +231,7 @@ interface Told {
   readonly start: Result['start'];
   readonly guard: Result['guard'];
   readonly drive: Result['drive'];
+  readonly cost: Result['cost'];
   readonly replacement: Result['replacement'];
   readonly screening: Solved['screening'];
   readonly starting: Starting | null;
@@ -230,10 +244,11 @@ const nothing: Told = {
   methods: [],
   choice: null,
   subject: null,
-  curves: { torqueSpeed: null, flow: null, start: null, guard: null, drive: null },
+  curves: { torqueSpeed: null, flow: null, money: null, machine: null, start: null, guard: null, drive: null },
   start: null,
   guard: null,
   drive: null,
+  cost: null,
   replacement: null,
   screening: null,
   starting: null,
@@ -324,7 +339,8 @@ function chooseAndTell(
       );
   }
   subject ??= subjectFromPlate(walk, plate);
-  let flow: Curves['flow'] = null;
+  let cost: CostTold | undefined;
+  let compared: Result['cost'] = null;
   let start: ReturnType<typeof tellStart>;
   let guard: ReturnType<typeof tellGuard> | undefined;
   let drive: ReturnType<typeof tellDrive> | undefined;
@@ -336,7 +352,10 @@ function chooseAndTell(
     drive = tellDrive(walk, needs, subject, verdicts, onlyThisStarts);
     // After the drive: its line has the drive in it.
     guard = tellGuard(walk, subject, needs);
-    if (needs.load.basis === 'load') flow = tellCost(walk, needs, subject, plate);
+    if (needs.load.basis === 'load') {
+      cost = tellCost(walk, needs, subject, plate);
+      compared = compareWays(walk, needs, subject, offered, cost);
+    }
   }
   const all = input.method && motor && i >= 0 ? judge(needs, [motor], comparedMethods, pinned !== undefined) : judged;
   if (i >= 0)
@@ -349,7 +368,7 @@ function chooseAndTell(
     subject: subject ?? null,
     curves: {
       torqueSpeed: torqueSpeed(needs, judged, i),
-      flow,
+      ...(cost?.curves ?? { flow: null, money: null, machine: null }),
       start: start?.curves ?? null,
       guard: guard?.curves ?? null,
       drive: drive?.curves ?? null,
@@ -357,6 +376,7 @@ function chooseAndTell(
     start: start?.view ?? null,
     guard: guard?.view ?? null,
     drive: drive?.view ?? null,
+    cost: compared,
     replacement: tellReplacement(walk, plate, needs, choice ? motor : undefined),
     screening: { needs, judged },
     starting: start?.starting ?? null,

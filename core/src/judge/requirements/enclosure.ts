@@ -12,6 +12,10 @@ export const enclosure = requirement({
     e.margin = 0;
     if (needs.place.conditions.food && needs.rules.foodFinish === 'stainless' && build.stainless[e.i] !== 1)
       return code.fail;
+    if (build.enclosureUnsaid[e.i] === 1) {
+      e.condition = true;
+      return code.caution;
+    }
     return passIf(needs.place.enclosures.includes(build.enclosures[e.i] ?? ''));
   },
   sentence: ({ outcome, motor, needs: { place, rules } }) =>
@@ -19,7 +23,17 @@ export const enclosure = requirement({
       ? `${motor.enclosureText} suits the place.`
       : chips(motor, place, rules)
         ? `${motor.enclosureText}: the house rule wants stainless at food.`
-        : `${motor.enclosureText} does not suit the place; it wants ${place.enclosures[0]} or better.`,
+        : motor.enclosureUnsaid
+          ? `How it is enclosed nobody said; the place wants ${place.enclosures[0]} or better.`
+          : `${motor.enclosureText} does not suit the place; it wants ${place.enclosures[0]} or better.`,
+  holdsIf: ({ motor, needs: { place } }) =>
+    motor.enclosureUnsaid
+      ? {
+          field: 'plate.enclosure',
+          limit: place.enclosures[0] ?? 'open',
+          text: `Holds where it is ${place.enclosures[0]} or better: look at it, and say it on the plate.`,
+        }
+      : undefined,
   cure: ({ motor, needs: { place, rules } }) =>
     chips(motor, place, rules)
       ? 'a stainless motor, to order'

@@ -2,7 +2,9 @@
 export const weekDays = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'] as const;
 export type WeekDay = (typeof weekDays)[number];
 
-/** A time of the week: minutes of the day from 0 to 1440, `to` at or below `from` runs past midnight; days it begins on. */
+/**
+ * A time of the week: minutes of the day from 0 to 1440, `to` at or below `from` runs past midnight; days it begins on.
+ */
 export interface WeekWindow {
   readonly from: number;
   readonly to: number;
@@ -56,8 +58,7 @@ export function tariffFault(rows: readonly WeekWindow[]): TariffFault | undefine
   let reached = 0;
   for (const { from, to, index } of pieces) {
     if (from > reached) return { kind: 'hole', from: weekTime(reached), to: weekTime(from), row: undefined };
-    if (from < reached)
-      return { kind: 'twice', from: weekTime(from), to: weekTime(Math.min(to, reached)), row: index };
+    if (from < reached) return { kind: 'twice', from: weekTime(from), to: weekTime(Math.min(to, reached)), row: index };
     reached = to;
   }
   return reached < week ? { kind: 'hole', from: weekTime(reached), to: 'Mon 00:00', row: undefined } : undefined;

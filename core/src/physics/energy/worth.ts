@@ -13,6 +13,8 @@ export interface Worth {
   readonly inflation: number;
   /** Years after which it is bought again; the share not used up at the end is worth its straight line. */
   readonly life: number;
+  /** Spent once more in the first year, and never again. */
+  readonly once: number;
 }
 
 /** What one a year is worth today, rising by `inflation` from its second year on, at a rate above −1. */
@@ -33,8 +35,8 @@ export function spendings(rate: number, years: number, inflation: number, life: 
 }
 
 /** Net present value at a rate. */
-export const presentWorth = ({ cost, benefit, years, inflation, life }: Worth, rate: number): number =>
-  benefit * growingPresentValue(rate, years, inflation) - cost * spendings(rate, years, inflation, life);
+export const presentWorth = ({ cost, benefit, years, inflation, life, once }: Worth, rate: number): number =>
+  benefit * growingPresentValue(rate, years, inflation) - cost * spendings(rate, years, inflation, life) - once;
 
 /** Highest rate of return that is looked for. */
 const highest = 100;
@@ -54,7 +56,8 @@ export function internalRate(worth: Worth): number | undefined {
 }
 
 /** Years until the benefits, discounted, have paid the cost; undefined where they never do within a hundred. */
-export function discountedYears({ cost, benefit, inflation }: Worth, rate: number): number | undefined {
+export function discountedYears({ benefit, inflation, ...worth }: Worth, rate: number): number | undefined {
+  const cost = worth.cost + worth.once;
   if (cost <= 0) return 0;
   if (!(benefit > 0)) return undefined;
   const most = 100;
@@ -103,12 +106,12 @@ export const netPresentValue = law({
   name: 'Net present value',
   symbol: 'NPV',
   unit: 'money',
-  takes: { B: '1/a', a_n: '1', M: 'money', r_n: '1' },
-  formula: 'B * a_n - M * r_n',
+  takes: { B: '1/a', a_n: '1', M: 'money', r_n: '1', L: 'money' },
+  formula: 'B * a_n - M * r_n - L',
   source: accounts,
-  range: { B: any, a_n: notNegative, M: any, r_n: notNegative },
-  example: { of: { B: 3000, a_n: 7.0236, M: 12000, r_n: 1 }, gives: 9070.8, from: 'by hand' },
-  of: ({ B, a_n, M, r_n }) => B * a_n - M * r_n,
+  range: { B: any, a_n: notNegative, M: any, r_n: notNegative, L: notNegative },
+  example: { of: { B: 3000, a_n: 7.0236, M: 12000, r_n: 1, L: 440 }, gives: 8630.8, from: 'by hand' },
+  of: ({ B, a_n, M, r_n, L }) => B * a_n - M * r_n - L,
 });
 
 /** Cost of the new machine over the years: buying, energy, peaks, carbon and maintenance, as of today. */
@@ -128,8 +131,8 @@ export const lifeCycleCost = law({
   of: ({ M, r_n, E, c, P, d, C, a_n }) => M * r_n + (E * c + 12 * d * P + C) * a_n,
 });
 
-type Lasting = Pick<Worth, 'years' | 'inflation' | 'life'>;
-const tenYears: Lasting = { years: 10, inflation: 0, life: Infinity };
+type Lasting = Omit<Worth, 'cost' | 'benefit'>;
+const tenYears: Lasting = { years: 10, inflation: 0, life: Infinity, once: 0 };
 
 /** Rate at which nothing is left of the net present value; NaN where there is none. */
 export const internalRateOf = (of: Lasting): Law<{ readonly B: '1/a'; readonly M: 'money' }, '1'> =>

@@ -1,4 +1,4 @@
-import { motorOfCircuit, ratedTorque, type Motor } from '../../catalogue';
+import { existingMotor, motorOfCircuit, ratedTorque, type Motor } from '../../catalogue';
 import type { Candidate, Choice, Result } from '../../case';
 import { commonPractice, type Source } from '../../contract';
 import { assumed, field, prescribed, type Given } from '../../law';
@@ -358,7 +358,7 @@ export function pinnedMotor(
     return undefined;
   }
   if (plate) {
-    const id = existing ? 'existing' : 'pinned-plate';
+    const id = existing ? existingMotor : 'pinned-plate';
     const made = motorOfPlate(plateAt(plate, input.supply?.frequency?.value), practice, { id });
     if (made.ok) return made.motor;
     w.finding(

@@ -10,10 +10,14 @@ import {
   peakInput,
   savedCarbon,
   savedEnergy,
-  savedMoney,
   type FlowPoint,
+  type Worth,
 } from '../../physics';
+import { tellBand } from './band';
+import { tellBills } from './bill';
+import { drawMachine } from './drawing';
 import { tellWorth } from './worth';
+import { yearOf, type Runner } from './year';
 import { controlCurves, usualYears } from '../../practice';
 import { q, writeNumber } from '../../quantity';
 import {
@@ -29,9 +33,18 @@ import {
   type Walk,
 } from '../../needs';
 
+export type CostCurves = Pick<Curves, 'flow' | 'money' | 'machine'>;
+/** What was told, and what other ways are compared by: how it runs now and new, and the sums' frame. */
+export interface CostTold {
+  readonly curves: CostCurves;
+  readonly before: Runner;
+  readonly after: Runner;
+  readonly worth: Worth | undefined;
+}
+
 /** The year before and after: energy, money, carbon and simple payback of the subject against what is there now. */
-export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: PlateFacts): Curves['flow'] {
-  const { w } = walk;
+export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: PlateFacts): CostTold {
+  const { input, w } = walk;
   w.enter('cost');
   const rows = needs.speed.rows;
   const rated = numberOf(w, subject.power) ?? needs.load.power;
@@ -50,12 +63,20 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
   const oldRated = plate.power ?? rated;
   const present = needs.speed.flow.present;
   const way = method === 'drive' ? bySpeed : present;
+  const before = { full: needs.load.power, rated: oldRated, eta: oldEta, way: present };
+  const after = { full, rated, eta, way };
+  const billed = (of: 'old' | 'new'): number =>
+    (w.value(`cost.${of}Demand`) ?? 1) / (w.figures.has(`cost.${of}Demand`) ? (w.value(`cost.${of}Peak`) ?? 1) : 1);
+  const by = (): Pick<CostTold, 'before' | 'after'> => ({
+    before: { ...before, billed: billed('old') },
+    after: { ...after, billed: billed('new') },
+  });
   const oldInput = (flow: number): number =>
     inputOf(needs.load.power, oldRated, oldEta, presentPoint(needs, flow), present);
   const oldShare = (flow: number): number => oldInput(flow) / needs.load.power;
   const newPoint = (flow: number): FlowPoint => pointOf(needs, way, flow);
   const newInput = (flow: number): number => inputOf(full, rated, eta, newPoint(flow), way);
-  const curves: Curves['flow'] = {
+  const curves: CostCurves['flow'] = {
     old: flows.map((x) => [x, (needs.load.power * oldShare(x)) / 1000]),
     new: flows.map((x) => [x, newInput(x) / 1000]),
     rows: rows.map(({ hours, flow }): ProfilePoint => ({
@@ -65,9 +86,10 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
       newInput: newInput(flow) / 1000,
     })),
   };
+  const machine = drawMachine(needs, newPoint);
   if (needs.speed.assumedHours) {
     w.want('speed.profile');
-    return curves;
+    return { curves: { flow: curves, money: null, machine }, ...by(), worth: undefined };
   }
   const H = 'speed.hours';
   const curve = controlCurves[needs.speed.control];
@@ -112,8 +134,23 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
     },
   });
   const saved = w.figure('cost.savedEnergy', savedEnergy, { E_old: 'cost.oldEnergy', E_new: 'cost.newEnergy' });
-  money(walk, subject, isCompared(needs, subject, plate));
-  if (saved !== undefined && saved <= 0 && isCompared(needs, subject, plate)) {
+  tellBills(walk, needs, subject, plate, { old: (r) => oldInput(r.flow), new: (r) => newInput(r.flow) });
+  const compared = isCompared(needs, subject, plate);
+  const worth = money(walk, subject, compared);
+  const priced = input.money?.carbonPrice !== undefined && w.figures.has('cost.savedCarbon');
+  const told =
+    worth && compared && w.figures.has('cost.netPresentValue')
+      ? tellBand(walk, {
+          ...{ worth, load: needs.load.uncertainty, rate: needs.discountRate },
+          old: (k, l) => yearOf(needs, by().before, k, l),
+          new: (k, l) => yearOf(needs, by().after, k, l),
+          demandPrice: input.money?.demandPrice ?? 0,
+          carbon: priced ? ((input.money?.carbonPrice ?? 0) / 1000) * (input.money?.carbon ?? 0) : 0,
+          maintenance: input.money?.maintenance ?? 0,
+          index: w.figures.get('cost.investment')?.assumed.some((a) => a.field === 'money.installedCost') === true,
+        })
+      : null;
+  if (saved !== undefined && saved <= 0 && compared) {
     w.finding(
       'cost.no-saving',
       'caution',
@@ -127,7 +164,7 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
       },
     );
   }
-  return curves;
+  return { curves: { flow: curves, money: told, machine }, ...by(), worth };
 }
 
 const flows: readonly number[] = Array.from({ length: 17 }, (_, i) => 0.2 + i * 0.05);
@@ -187,19 +224,9 @@ function oldEfficiency({ input, practice, rules, w }: Walk, plate: PlateFacts, s
   return value;
 }
 
-function money(walk: Walk, subject: Subject, compared: boolean): void {
+function money(walk: Walk, subject: Subject, compared: boolean): Worth | undefined {
   const { input, w } = walk;
   const m = input.money;
-  w.figure('cost.savedMoney', savedMoney, {
-    dE: 'cost.savedEnergy',
-    c: field('money.energyPrice', m?.energyPrice === undefined ? undefined : q(m.energyPrice, '1/kWh')),
-    P_old: 'cost.oldPeak',
-    P_new: 'cost.newPeak',
-    d:
-      m?.demandPrice === undefined
-        ? assumed('money.demandPrice', q(0, '1/kW'), 'no demand price given')
-        : field('money.demandPrice', q(m.demandPrice, '1/kW')),
-  });
   w.figure('cost.savedCarbon', savedCarbon, {
     dE: 'cost.savedEnergy',
     g: field('money.carbon', m?.carbon === undefined ? undefined : q(m.carbon, 'kg/kWh')),
@@ -221,10 +248,11 @@ function money(walk: Walk, subject: Subject, compared: boolean): void {
       ),
     });
   }
-  tellWorth(walk, compared);
+  const worth = tellWorth(walk, compared);
   const saved = w.value('cost.savedMoney');
   if (saved !== undefined && saved > 0 && w.value('cost.investment') !== undefined)
     w.figure('cost.payback', payback, { M: 'cost.investment', dM: 'cost.savedMoney' });
+  return worth;
 }
 
 export function costKey({ input, w }: Walk): string {

@@ -1,6 +1,6 @@
 import { model } from '../../contract';
 import { assumed, field, type Given } from '../../law';
-import { percent, type Walk } from '../../needs';
+import { percent, weekPrice, type Walk } from '../../needs';
 import {
   discountedYears,
   discountedPaybackAt,
@@ -13,17 +13,19 @@ import {
   yearlyBenefit,
   type Worth,
 } from '../../physics';
+import { demandPriceGiven, newDemand, newPrice } from './bill';
 import { usualRate, usualYears } from '../../practice';
 import { q, writeAmount, writeMoney } from '../../quantity';
 
 const flows = model('Sums in time', 'the cost now and at every renewal, what a year brings at the end of each');
 
 /** What the change is worth over the years, and from what price or hours on it would be where it is not. */
-export function tellWorth({ input, w }: Walk, compared: boolean): void {
+export function tellWorth(walk: Walk, compared: boolean): Worth | undefined {
+  const { input, w } = walk;
   const m = input.money;
   const cost = w.value('cost.investment');
   const saved = w.value('cost.savedMoney');
-  if (cost === undefined || saved === undefined) return;
+  if (cost === undefined || saved === undefined) return undefined;
   const rate = m?.discountRate ?? usualRate;
   const years = m?.years ?? usualYears;
   const inflation = m?.inflation ?? 0;
@@ -62,15 +64,18 @@ export function tellWorth({ input, w }: Walk, compared: boolean): void {
     p_c: priced ? carbonPrice : assumed('money.carbonPrice', q(0, '1/kg'), 'not given: carbon costs nothing'),
     m: kept,
   });
-  if (benefit === undefined) return;
+  if (benefit === undefined) return undefined;
+  const once: Given<'money'> | 'cost.ratchetLoss' = w.figures.has('cost.ratchetLoss')
+    ? 'cost.ratchetLoss'
+    : { value: q(0, 'money'), text: 'no ratchet' };
   const net = w.figure(
     'cost.netPresentValue',
     netPresentValue,
-    { B: 'cost.benefit', a_n: 'cost.presentFactor', M: 'cost.investment', r_n: 'cost.spendings' },
+    { B: 'cost.benefit', a_n: 'cost.presentFactor', M: 'cost.investment', r_n: 'cost.spendings', L: once },
     { say: (v) => inThree(v, input) },
   );
-  tellLifeCycle({ input, w }, priced ? carbonPrice.value : undefined);
-  const worth: Worth = { cost, benefit, years, inflation, life };
+  tellLifeCycle(walk, priced ? carbonPrice.value : undefined);
+  const worth: Worth = { cost, benefit, years, inflation, life, once: w.value('cost.ratchetLoss') ?? 0 };
   const put = { B: 'cost.benefit', M: 'cost.investment' } as const;
   const taken = (id: 'cost.presentFactor' | 'cost.spendings') => w.figures.get(id)?.assumed ?? [];
   const rises = taken('cost.presentFactor').filter((a) => a.field === 'money.inflation');
@@ -83,11 +88,12 @@ export function tellWorth({ input, w }: Walk, compared: boolean): void {
     w.figure('cost.discountedPayback', discountedPaybackAt(rate, worth), put, { assumed: rises });
   // A motor that must be bought anyway is not asked whether it pays.
   const must = input.errand === 'failed' || input.errand === 'new';
-  if (net === undefined || net >= 0 || saved <= 0 || must || !compared) return;
+  if (net === undefined || net >= 0 || saved <= 0 || must || !compared) return worth;
   w.finding('cost.not-worth-it', 'note', notWorthIt({ input, w }, worth, rate, net), {
     fields: ['money.energyPrice', 'money.installedCost', 'speed.profile'],
     figures: ['cost.netPresentValue', 'cost.benefit'],
   });
+  return worth;
 }
 
 /** Sums over years are not known better than to three figures. */
@@ -98,13 +104,14 @@ const inThree = (value: number, input: Walk['input']): string =>
 function notWorthIt({ input, w }: Pick<Walk, 'input' | 'w'>, worth: Worth, rate: number, net: number): string {
   const money = (value: number): string => inThree(value, input);
   const factor = w.value('cost.presentFactor') ?? 1;
-  const spent = worth.cost * (w.value('cost.spendings') ?? 1);
+  const times = w.value('cost.spendings') ?? 1;
+  const spent = worth.cost * times + worth.once;
   const energy = w.value('cost.savedEnergy') ?? 0;
-  const price = input.money?.energyPrice;
+  const price = weekPrice(input.money);
   const lacking = spent / factor - worth.benefit;
   const index = w.figures.get('cost.investment')?.assumed.some((a) => a.field === 'money.installedCost') === true;
   const wouldBe = [
-    worth.benefit > 0 && `it cost ${money(worth.benefit * factor * (worth.cost / spent))} or less`,
+    worth.benefit * factor > worth.once && `it cost ${money((worth.benefit * factor - worth.once) / times)} or less`,
     energy > 0 &&
       price !== undefined &&
       `energy cost ${writeMoney(price + lacking / energy, '1/kWh', input.money?.currency ?? '')} or more`,
@@ -117,10 +124,11 @@ function notWorthIt({ input, w }: Pick<Walk, 'input' | 'w'>, worth: Worth, rate:
   );
 }
 
-function tellLifeCycle({ input, w }: Pick<Walk, 'input' | 'w'>, carbonPrice: number | undefined): void {
+function tellLifeCycle(walk: Walk, carbonPrice: number | undefined): void {
+  const { input, w } = walk;
   const m = input.money;
-  if (m?.energyPrice === undefined) return;
-  const carbon = (w.value('cost.newEnergy') ?? 0) * (m.carbon ?? 0) * (carbonPrice ?? 0);
+  if (weekPrice(m) === undefined) return;
+  const carbon = (w.value('cost.newEnergy') ?? 0) * (m?.carbon ?? 0) * (carbonPrice ?? 0);
   w.figure(
     'cost.lifeCycle',
     lifeCycleCost,
@@ -128,13 +136,8 @@ function tellLifeCycle({ input, w }: Pick<Walk, 'input' | 'w'>, carbonPrice: num
       M: 'cost.investment',
       r_n: 'cost.spendings',
       E: 'cost.newEnergy',
-      c: field('money.energyPrice', q(m.energyPrice, '1/kWh')),
-      P: 'cost.newPeak',
-      d:
-        m.demandPrice === undefined
-          ? assumed('money.demandPrice', q(0, '1/kW'), 'no demand price given')
-          : field('money.demandPrice', q(m.demandPrice, '1/kW')),
-      C: { value: q((m.maintenance ?? 0) + carbon, '1/a'), text: 'maintenance, and carbon at its price' },
+      ...{ c: newPrice(walk), P: newDemand(walk), d: demandPriceGiven(walk) },
+      C: { value: q((m?.maintenance ?? 0) + carbon, '1/a'), text: 'maintenance, and carbon at its price' },
       a_n: 'cost.presentFactor',
     },
     { say: (v) => inThree(v, input) },

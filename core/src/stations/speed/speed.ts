@@ -1,10 +1,10 @@
 import { commonPractice, type FlowControl } from '../../contract';
 import { hoursOf, meanFlow } from '../../physics';
 import { askFlow } from './flow';
-import type { SpeedNeeds, Walk, YearRow } from '../../needs';
+import { priceShare, type SpeedNeeds, type Walk, type YearRow } from '../../needs';
 
 /** Full flow, for ranking only, where nobody said how the year goes. */
-const assumedYear: readonly YearRow[] = [{ hours: 4000, flow: 1 }];
+const assumedYear: readonly YearRow[] = [{ hours: 4000, flow: 1, price: 1 }];
 
 /** What speed is for: range, the hours a year at each flow, and how flow is controlled now. */
 export function askSpeed(walk: Walk): SpeedNeeds {
@@ -12,7 +12,9 @@ export function askSpeed(walk: Walk): SpeedNeeds {
   w.enter('speed');
   const speed = input.speed;
   if (speed?.need === undefined) w.want('speed.need');
-  const rows = (speed?.profile ?? []).filter((row) => row.hours > 0);
+  const rows = (speed?.profile ?? [])
+    .filter((row) => row.hours > 0)
+    .map((row): YearRow => ({ hours: row.hours, flow: row.flow, price: priceShare(input.money, row) }));
   if (rows.length > 0) {
     w.figure('speed.hours', hoursOf(rows), {});
     w.figure('speed.meanFlow', meanFlow(rows), { H: 'speed.hours' });
@@ -72,7 +74,8 @@ const throttles = (control: FlowControl | undefined): boolean =>
 const displacementSource = commonPractice('Displacement pumps: speed or bypass, never a valve in the line');
 
 /** Lowest flow of the year, which is the lowest speed where nobody gave one. */
-const lowestFlow = (rows: readonly YearRow[]): number => rows.reduce((least, row) => Math.min(least, row.flow), 1);
+const lowestFlow = (rows: readonly Pick<YearRow, 'flow'>[]): number =>
+  rows.reduce((least, row) => Math.min(least, row.flow), 1);
 
 export function speedKey({ input, w }: Walk): string {
   const speed = input.speed;

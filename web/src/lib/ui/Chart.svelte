@@ -14,6 +14,24 @@
     readonly part?: boolean;
     /** Single values, each a bar. */
     readonly bars?: boolean;
+    /** Drawn thin and quiet: one of several beside the first. */
+    readonly muted?: boolean;
+  }
+  /** A ring at a point, of so many pixels across. */
+  interface Ring {
+    readonly at: readonly [number, number];
+    readonly size: number;
+    readonly name: string;
+  }
+  /** An upright bar from one value to another. */
+  interface Span {
+    readonly x: number;
+    readonly from: number;
+    readonly to: number;
+    readonly name: string;
+  }
+  interface Coord {
+    coord: [number, number];
   }
   interface Props {
     title: string;
@@ -24,8 +42,10 @@
     height?: number;
     /** Pixels beside it for the names of its lines. */
     aside?: number;
+    marks?: readonly Ring[];
+    spans?: readonly Span[];
   }
-  let { title, x, y, series, summary, height = 260, aside = 150 }: Props = $props();
+  let { title, x, y, series, summary, height = 260, aside = 150, marks = [], spans = [] }: Props = $props();
   let box: HTMLDivElement;
   let chart: EChart | undefined = $state.raw();
   let width = $state(0);
@@ -49,9 +69,11 @@
 
   /** How far each line's name stands below its end, in pixels: beside it where there is room, else below the one above. */
   function nameOffsets(): number[] {
-    const most = Math.max(...series.flatMap((s) => s.points.map(([, v]) => v)), Number.MIN_VALUE);
+    const values = series.flatMap((s) => s.points.map(([, v]) => v));
+    const [least, most] = [Math.min(0, ...values), Math.max(0, ...values)];
     const ends = series.map((s, i) => {
-      const down = (1 - (s.points.at(-1)?.[1] ?? 0) / most) * (height - margin.top - margin.bottom);
+      const under = (most - (s.points.at(-1)?.[1] ?? 0)) / (most - least || 1);
+      const down = under * (height - margin.top - margin.bottom);
       return { i, down, at: down + (s.labelBelow ? 9 : -9) };
     });
     let last = -Infinity;
@@ -91,9 +113,9 @@
         name: s.name,
         data: s.points.map((p) => [...p]),
         showSymbol: false,
-        color: of(i === 0 || s.part ? '--series-1' : '--series-2'),
+        color: of(i === 0 || s.part || s.muted ? '--series-1' : '--series-2'),
         barWidth: 6,
-        lineStyle: { width: 2, type: s.dashed ? ('dashed' as const) : ('solid' as const) },
+        lineStyle: { width: s.muted ? 1 : 2, type: s.dashed ? ('dashed' as const) : ('solid' as const) },
         endLabel: {
           show: !s.bars && !(s.part && i > 0),
           offset: [0, offsets[i] ?? 0],
@@ -102,6 +124,21 @@
           width: aside - 10,
           overflow: 'break' as const,
         },
+        ...(i === 0 && {
+          markLine: {
+            silent: true,
+            symbol: 'none',
+            label: { show: false },
+            lineStyle: { color: of('--series-2'), width: 5, opacity: 0.35, type: 'solid' as const },
+            data: spans.map((p) => [{ coord: [p.x, p.from] }, { coord: [p.x, p.to] }] as [Coord, Coord]),
+          },
+          markPoint: {
+            symbol: 'circle',
+            label: { show: false },
+            itemStyle: { color: 'transparent', borderColor: of('--ink'), borderWidth: 1.5 },
+            data: marks.map((m) => ({ coord: [...m.at], symbolSize: m.size, name: m.name })),
+          },
+        }),
       })),
     };
   }

@@ -1,4 +1,5 @@
 import {
+  type demandBases,
   cableArrangements,
   cableInsulations,
   cableMethods,
@@ -116,7 +117,17 @@ export const controls = said(controlWords, {
   'throttle-valve': 'throttling valve',
   bypass: 'bypass',
   'on-off': 'switched on and off',
+  'two-speed': 'two speeds',
 });
+export const bases = [
+  ['kW', 'the kilowatt'],
+  ['kVA', 'the kilovolt-ampere'],
+] as const satisfies readonly (readonly [(typeof demandBases)[number], string])[];
+export const tariffDays = [
+  ['all', 'every day'],
+  ['weekdays', 'Monday to Friday'],
+  ['weekend', 'Saturday and Sunday'],
+] as const;
 export const sources = said(supplyKinds, {
   transformer: 'transformer',
   generator: 'generator',

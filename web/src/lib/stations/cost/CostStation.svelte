@@ -4,11 +4,20 @@
   import ChoiceField from '$lib/ui/ChoiceField.svelte';
   import Figures from '$lib/ui/Figures.svelte';
   import Group from '$lib/ui/Group.svelte';
+  import Fold from '$lib/ui/Fold.svelte';
+  import Mark from '$lib/ui/Mark.svelte';
+  import MoneyCharts from './MoneyCharts.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
+  import Rows from '$lib/ui/Rows.svelte';
+  import WaysTable from './WaysTable.svelte';
+  import TableImport from '$lib/ui/TableImport.svelte';
+  import { readTariffFile } from '$lib/files/table';
+  import { bases as demandBases, tariffDays } from '$lib/ui/options';
   import { useDesk } from '$lib/desk/desk.svelte';
 
   const desk = useDesk();
   const flow = $derived(desk().result?.curves.flow);
+  const options = $derived(desk().result?.cost?.options ?? []);
   const profiled = $derived(desk().value('speed.profile') !== undefined);
   const bases = [
     ['minimum', 'guaranteed minimum'],
@@ -37,19 +46,68 @@
     />
   </div>
 </Group>
+<Group title="Tariff and demand" note="Where the price goes by time, or demand is not billed by the kilowatt.">
+  <div class="grid gap-3 sm:grid-cols-3">
+    <ChoiceField path="money.demandBasis" label="Demand is billed by" options={demandBases} none="the kilowatt" />
+    <NumberField shareTo={1} path="money.leastPowerFactor" label="Power factor asked at least" placeholder="0.9" />
+    <NumberField shareTo={1} path="money.ratchet" label="Ratchet, of the year’s highest" placeholder="0.8" />
+  </div>
+  <Fold
+    class="mt-3"
+    title="Price by time of the week"
+    open={desk().value('money.tariff') !== undefined || (desk().error('money.tariff') ?? '') !== ''}
+  >
+    <p class="mb-2 text-[13px] text-quiet">
+      Every minute of the week once; it takes the place of the energy price. A row may run past midnight.
+    </p>
+    <TableImport path="money.tariff" label="Bring in a tariff" read={readTariffFile} />
+    <Rows path="money.tariff" name="price" blank={{ from: '00:00', to: '24:00', days: 'all', price: 0.16 }} most={100}>
+      {#snippet row(i)}
+        <div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
+          <NumberField path="money.tariff[{i}].from" label="From" placeholder="06:00" text />
+          <NumberField path="money.tariff[{i}].to" label="To" placeholder="22:00" text />
+          <ChoiceField path="money.tariff[{i}].days" label="Days" options={tariffDays} none="every day" />
+          <NumberField path="money.tariff[{i}].price" label="Price, per kWh" placeholder="0.16" />
+        </div>
+      {/snippet}
+    </Rows>
+    {#if desk().error('money.tariff')}
+      <p class="mt-1 flex items-center gap-2 text-[13px]" role="status">
+        <Mark state="fail" />The tariff {desk().error('money.tariff')}
+      </p>
+    {/if}
+  </Fold>
+  <Fold class="mt-3" title="How far what was typed may be off">
+    <div class="grid gap-3 sm:grid-cols-3">
+      <NumberField shareTo={0.9} path="money.spread.hours" label="Hours, either way" taken="0.1" />
+      <NumberField shareTo={0.9} path="money.spread.price" label="Prices, either way" taken="0.2" />
+      <NumberField shareTo={0.9} path="money.spread.cost" label="Installed cost, either way" taken="0.1" />
+    </div>
+  </Fold>
+</Group>
 <Group title="The year, before and after">
   <Figures
     ids={[
+      'cost.shaftRatio',
       'cost.oldEnergy',
       'cost.newEnergy',
       'cost.savedEnergy',
+      'cost.oldPrice',
+      'cost.newPrice',
+      'cost.oldPowerFactor',
+      'cost.newPowerFactor',
+      'cost.oldDemand',
+      'cost.newDemand',
       'cost.savedMoney',
+      'cost.ratchetLoss',
       'cost.savedCarbon',
       'cost.investment',
       'cost.payback',
       'cost.discountedPayback',
       'cost.benefit',
       'cost.netPresentValue',
+      'cost.netPresentLow',
+      'cost.netPresentHigh',
       'cost.internalRate',
       'cost.lifeCycle',
       'cost.oldRatio',
@@ -80,6 +138,12 @@
     </Table>
   {/if}
 </Group>
+{#if options.length > 1}
+  <WaysTable {options} currency={String(desk().value('money.currency') ?? '')} />
+{/if}
+{#if desk().result?.curves.money && profiled}
+  <MoneyCharts curves={desk().result?.curves.money ?? null} currency={String(desk().value('money.currency') ?? '')} />
+{/if}
 {#if flow}
   <Chart
     title="Electrical input against flow"

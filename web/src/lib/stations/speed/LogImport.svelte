@@ -25,7 +25,7 @@
   let taken = $state('');
   const largest = 25 * 1024 * 1024;
 
-  const controls = ['outlet-damper', 'inlet-vane', 'throttle-valve', 'bypass', 'on-off'] as const;
+  const controls = ['outlet-damper', 'inlet-vane', 'throttle-valve', 'bypass', 'on-off', 'two-speed'] as const;
   const control = (): FlowControl => controls.find((c) => c === desk().value('speed.control')) ?? 'none';
 
   async function read(): Promise<void> {

@@ -1,0 +1,211 @@
+import type { CostOption, CostView } from '../case';
+import { modelPrice, ratedTorque, starterPriceIndex, type Motor } from '../catalogue';
+import type { Method } from '../contract';
+import { bySpeed, pointOf, settledSpeed, type Needs, type Subject, type Walk } from '../needs';
+import { growingPresentValue, meetingSpeed, shaftPower, spendings, type FlowWay } from '../physics';
+import { lowSpeedEfficiency, rewinding, twoSpeedPrice, usualLowSpeed } from '../practice';
+import { yearOf, type CostTold, type Runner } from '../stations';
+import { option, waysOf, withoutDrive } from './options';
+
+type Kind = CostOption['kind'];
+
+/** One way before its sums: how it runs, what is bought for it, and how it was judged. */
+interface Way extends Pick<CostOption, 'kind' | 'name' | 'motor' | 'method' | 'outcome' | 'text'> {
+  readonly runner: Runner;
+  readonly cost: number;
+  readonly index: boolean;
+  readonly life: number;
+}
+
+const names: Readonly<Record<Kind, string>> = {
+  keep: 'Keep all as it is',
+  rewind: 'Rewind the motor that is there',
+  'like-for-like': 'Another of the same size',
+  premium: 'The same size, most efficient',
+  'right-size': 'A motor of the size the load asks',
+  'two-speed': 'Two speeds',
+  drive: 'A drive on the motor that is there',
+  'replace-drive': 'Another motor on a drive',
+};
+
+/** Share within which two ratings are the same size. */
+const sameSize = 0.03;
+
+/**
+ * What may be done, side by side: each judged as it would run, its year's bill, what is spent, and its net present
+ * value against the first. Null without a price, a year, or a load.
+ */
+export function compareWays(
+  walk: Walk,
+  needs: Needs,
+  subject: Subject,
+  offered: readonly Motor[],
+  told: CostTold,
+): CostView | null {
+  const { worth } = told;
+  const m = walk.input.money;
+  if (!worth || needs.speed.assumedHours || walk.w.value('cost.savedMoney') === undefined) return null;
+  const factor = growingPresentValue(needs.discountRate, worth.years, worth.inflation);
+  const ways = waysFor(walk, needs, subject, offered, told);
+  const sums = ways.map((way) => {
+    const { energy, money, demand } = yearOf(needs, way.runner);
+    const carbon = m?.carbon === undefined ? null : energy * m.carbon;
+    const upkeep = way.kind !== 'keep' && way.method === subject.method ? (m?.maintenance ?? 0) : 0;
+    const bill = money + 12 * (m?.demandPrice ?? 0) * demand + ((m?.carbonPrice ?? 0) / 1000) * (carbon ?? 0) + upkeep;
+    const spent = way.cost * spendings(needs.discountRate, worth.years, worth.inflation, way.life);
+    return { way, energy, carbon, demand, bill, spent, lifeCycle: bill * factor + spent };
+  });
+  const [base] = sums;
+  if (!base) return null;
+  const options = sums.map(({ way, energy, carbon, demand, bill, spent, lifeCycle }): CostOption => {
+    const [more, saved] = [way.cost - base.way.cost, base.bill - bill];
+    const { runner: _, life, ...said } = way;
+    return {
+      ...said,
+      ...{ energy, carbon, demand, bill, spent, lifeCycle },
+      life: Number.isFinite(life) ? life : null,
+      netPresentValue: base.lifeCycle - lifeCycle,
+      payback: more > 0 && saved > 0 ? more / saved : null,
+    };
+  });
+  return { options };
+}
+
+function waysFor(walk: Walk, needs: Needs, subject: Subject, offered: readonly Motor[], told: CostTold): Way[] {
+  const { input, w } = walk;
+  const { old, fixed, variable } = waysOf(walk, needs);
+  const there = old[0];
+  const life = input.money?.life ?? Infinity;
+  const present = needs.speed.flow.present;
+  const own = (motor: Motor, method: Method): boolean => subject.motor?.id === motor.id && subject.method === method;
+  const investment = w.value('cost.investment') ?? 0;
+  /** Money of one point of the index: by what was typed for the subject, else one. */
+  const points =
+    subject.motor && subject.method
+      ? subject.motor.priceIndex + starterPriceIndex(subject.method, subject.motor.power)
+      : 0;
+  const scale = input.money?.installedCost !== undefined && points > 0 ? input.money.installedCost / points : 1;
+  const indexed = w.figures.get('cost.investment')?.assumed.some((a) => a.field === 'money.installedCost') === true;
+  /** A way that buys: what was typed or told for the subject stands for it. */
+  const bought = (
+    kind: Kind,
+    needs: Needs,
+    motors: readonly Motor[],
+    methods: readonly Method[],
+    more: number,
+  ): Way[] => {
+    const found = option(kind === 'drive' ? 'drive' : 'replace', needs, motors, methods);
+    const motor = found && motors.find((x) => x.id === found.motor.id);
+    if (!found || !motor) return [];
+    const { method, outcome, text } = found;
+    const mine = own(motor, method);
+    const starter = more > 0 ? starterPriceIndex(method, motor.power) : 0;
+    const price = kind === 'drive' ? starter : motor.priceIndex + starter;
+    return [
+      {
+        ...{ kind, name: names[kind], motor: found.motor.name, method, outcome, text, life },
+        runner: mine ? told.after : runnerOf(needs, motor, method, method === 'drive' ? bySpeed : present, told),
+        cost: mine ? investment : scale * price,
+        index: mine ? indexed : true,
+      },
+    ];
+  };
+  const ways: Way[] = [];
+  if (there) {
+    const kept = option('keep', fixed, old, withoutDrive);
+    const judged = {
+      method: kept?.method ?? 'direct',
+      outcome: kept?.outcome ?? 'caution',
+      text: kept?.text ?? '',
+    } as const;
+    const said = { motor: there.name, ...judged };
+    if (input.errand !== 'failed')
+      ways.push({
+        kind: 'keep',
+        name: names.keep,
+        ...said,
+        runner: told.before,
+        cost: 0,
+        index: false,
+        life: Infinity,
+      });
+    const lost = there.power <= rewinding.smallTo ? rewinding.small : rewinding.large;
+    ways.push({
+      ...{ kind: 'rewind', name: names.rewind, ...said, index: true, life: Math.min(life, rewinding.life) },
+      runner: { ...told.before, eta: told.before.eta - lost },
+      cost: scale * rewinding.price * modelPrice(there.power, there.poles, 1),
+    });
+    const alike = offered
+      .filter((x) => x.poles === there.poles && Math.abs(x.power / there.power - 1) < sameSize && !x.inverterDuty)
+      .filter((x) =>
+        needs.old.enclosure === undefined
+          ? needs.place.enclosures.includes(x.enclosure)
+          : x.enclosure === needs.old.enclosure,
+      )
+      .toSorted((a, b) => a.efficiency - b.efficiency || a.priceIndex - b.priceIndex);
+    const [usual, finest] = [alike[0], alike.findLast((x) => x.efficiency > (alike[0]?.efficiency ?? 1))];
+    // The starter that is there stays.
+    if (usual) ways.push(...bought('like-for-like', fixed, [usual], withoutDrive, 0));
+    if (finest) ways.push(...bought('premium', fixed, [finest], withoutDrive, 0));
+  }
+  const fits = subject.motor && subject.method && subject.kind !== 'plate' ? subject : undefined;
+  /** What the case already chose, or the best there is. */
+  const best = (kind: 'right-size' | 'replace-drive', by: Needs, methods: readonly Method[]): Way[] =>
+    fits?.motor && fits.method && methods.includes(fits.method)
+      ? bought(kind, by, [fits.motor], [fits.method], 1)
+      : bought(kind, by, offered, methods, 1);
+  const right = best('right-size', fixed, withoutDrive);
+  const same = right.some((r) => ways.some((way) => way.motor === r.motor && way.method === r.method));
+  if (!same) ways.push(...right);
+  ways.push(...twoSpeeds(needs, right[0], offered, told, scale));
+  // A burnt motor is rewound before it runs on anything.
+  if (input.errand !== 'failed') ways.push(...bought('drive', variable, old, ['drive'], 1));
+  ways.push(...best('replace-drive', variable, ['drive']));
+  return ways;
+}
+
+/** A motor as it would run over the year. */
+function runnerOf(needs: Needs, motor: Motor, method: Method, way: FlowWay, { before, after }: CostTold): Runner {
+  const { torque, speed, shape } = needs.load;
+  const synchronous = (120 * motor.frequency) / motor.poles;
+  const direct = meetingSpeed(synchronous, motor.speed, ratedTorque(motor), speed, torque, shape);
+  return {
+    full: shaftPower(torque, speed, settledSpeed(needs, method, direct), shape),
+    rated: motor.power,
+    eta: needs.rules.efficiencyBasis === 'minimum' ? motor.efficiencyMinimum : motor.efficiency,
+    way,
+    billed: way.kind === after.way.kind ? after.billed : before.billed,
+  };
+}
+
+/** Two fixed speeds instead of one, where a flow of the year lies low enough for the lower. */
+function twoSpeeds(
+  needs: Needs,
+  like: Way | undefined,
+  offered: readonly Motor[],
+  told: CostTold,
+  scale: number,
+): Way[] {
+  const low = usualLowSpeed;
+  const lower = needs.speed.rows.filter((r) => r.flow > 0 && r.flow <= low);
+  const motor = offered.find((x) => x.name === like?.motor);
+  if (!like || !motor || needs.load.shape.kind !== 'quadratic' || lower.length === 0) return [];
+  if (needs.speed.flow.present.kind === 'two-speed') return [];
+  const way: FlowWay = { kind: 'two-speed', low };
+  const runner = runnerOf(needs, motor, like.method, way, told);
+  const lifts = lower.some((r) => pointOf(needs, way, r.flow).speed < 1);
+  const share = Math.round(100 * lowSpeedEfficiency.value);
+  return [
+    {
+      ...{ kind: 'two-speed', name: names['two-speed'], motor: `${motor.name}, two speeds`, method: like.method },
+      ...{ outcome: lifts ? 'caution' : 'fail', index: true, life: like.life, runner },
+      text: lifts
+        ? `Full and half speed by one winding, throttled between; at half speed ${share} % of its efficiency. ` +
+          'Made to order: ask for it.'
+        : 'At half speed it does not give the head the lower flows ask: nothing gained.',
+      cost:
+        scale *
+        (twoSpeedPrice.motor * motor.priceIndex + twoSpeedPrice.starter * starterPriceIndex('direct', motor.power)),
+    },
+  ];
+}

@@ -1,0 +1,268 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { physics, readCase, type CaseText, type Result } from '@pilgrim/core';
+import { figure, findingIds, solved } from './cases';
+
+const { meanPrice, percentile, sampled, seeded, tariffFault, triangular, weekDays } = physics;
+
+type Money = NonNullable<CaseText['money']>;
+/** A throttled pump that is to run on a drive, in euro. */
+const pump = (money: Money = {}, over: Partial<CaseText> = {}): CaseText => ({
+  ...{ format: 'pilgrim.case/1', practice: 'iec', supply: { voltage: '400 V', frequency: '50 Hz' } },
+  plate: {
+    ...{ power: '30 kW', voltage: '400 V', current: '57 A', speed: '1470 rpm', frequency: '50 Hz', efficiency: 0.905 },
+    enclosure: 'IP55',
+  },
+  load: {
+    machine: 'centrifugal-pump',
+    demand: { kind: 'pump', flow: '180 m³/h', head: '38 m', staticHead: '10 m', efficiency: 0.74, speed: '1470 rpm' },
+  },
+  speed: {
+    ...{ need: 'variable', min: 0.5, max: 1, control: 'throttle-valve' },
+    profile: [
+      { hours: 1500, flow: 1 },
+      { hours: 2500, flow: 0.7 },
+      { hours: 2000, flow: 0.5 },
+    ],
+  },
+  money: { energyPrice: 0.16, currency: 'EUR', installedCost: 9000, years: 10, discountRate: 0.07, ...money },
+  ...over,
+});
+const told = (money?: Money, over?: Partial<CaseText>): Result => solved(pump(money, over));
+const at = (r: Result, id: string): number => figure(r, `cost.${id}`);
+
+const workdays: Money['tariff'] = [
+  { from: '06:00', to: '22:00', days: 'weekdays', price: 0.2 },
+  { from: '22:00', to: '06:00', days: 'weekdays', price: 0.1 },
+  { from: '06:00', to: '06:00', days: 'weekend', price: 0.08 },
+];
+
+describe('prices by time', () => {
+  it('the mean over the week, by hand: 80 h at 0.20, 40 at 0.10, 48 at 0.08', () => {
+    const r = told({ tariff: workdays });
+    const mean = (80 * 0.2 + 40 * 0.1 + 48 * 0.08) / 168;
+    expect(at(r, 'oldPrice')).toBeCloseTo(mean, 9);
+    expect(r.figures['cost.oldPrice']?.assumed.map((a) => a.field)).toContain('speed.profile');
+    expect(at(r, 'savedMoney')).toBeCloseTo(at(r, 'savedEnergy') * mean, 4);
+  });
+  it('a row with times pays what holds then; the dear hours weigh more where most is saved', () => {
+    const [day, night] = [
+      { from: '06:00', to: '22:00', days: 'weekdays' as const },
+      { from: '22:00', to: '06:00', days: 'weekdays' as const },
+    ];
+    const speed = (low: object, full: object): Partial<CaseText> => ({
+      speed: {
+        need: 'variable',
+        control: 'throttle-valve',
+        profile: [
+          { hours: 2000, flow: 0.5, ...low },
+          { hours: 2000, flow: 1, ...full },
+        ],
+      },
+    });
+    const [lowByDay, lowByNight] = [
+      told({ tariff: workdays }, speed(day, night)),
+      told({ tariff: workdays }, speed(night, day)),
+    ];
+    expect(at(lowByDay, 'savedMoney')).toBeGreaterThan(1.5 * at(lowByNight, 'savedMoney'));
+    expect(lowByDay.figures['cost.oldPrice']?.assumed).toEqual([]);
+  });
+  it('a tariff of equal prices is the flat price', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1439 }), fc.double({ min: 0.01, max: 1, noNaN: true }), (cut, price) => {
+        const rows = [
+          { from: 0, to: cut, days: weekDays, price },
+          { from: cut, to: 1440, days: weekDays, price },
+        ];
+        expect(tariffFault(rows)).toBeUndefined();
+        expect(meanPrice(rows)).toBeCloseTo(price, 9);
+        expect(meanPrice(rows, { from: 300, to: 200, days: ['sat'] })).toBeCloseTo(price, 9);
+      }),
+    );
+    const flat = told();
+    const timed = told({
+      tariff: [
+        { from: '00:00', to: '09:30', price: 0.16 },
+        { from: '09:30', to: '24:00', price: 0.16 },
+      ],
+    });
+    for (const id of ['savedMoney', 'netPresentValue', 'lifeCycle', 'netPresentLow'])
+      expect(at(timed, id)).toBeCloseTo(at(flat, id), 4);
+  });
+  it.each<[string, Money['tariff'], string, string]>([
+    ['a hole', workdays.slice(0, 2), 'money.tariff', 'has no price from Mon 00:00 to Mon 06:00'],
+    [
+      'two prices',
+      [
+        { from: '00:00', to: '24:00', price: 0.1 },
+        { from: '08:00', to: '09:00', days: ['sat'], price: 0.2 },
+      ],
+      'money.tariff[1]',
+      'has another price already from Sat 08:00',
+    ],
+    ['no time of day', [{ from: '25:00', to: '24:00', price: 0.1 }], 'money.tariff[0].from', 'time of day'],
+    ['below nothing', [{ from: '00:00', to: '24:00', price: -0.1 }], 'money.tariff[0].price', '0'],
+  ])('%s is said at its place', (_, tariff, path, message) => {
+    const read = readCase(pump({ tariff }));
+    const errors = read.ok ? [] : read.errors;
+    expect(errors.find((e) => e.path === path)?.message).toContain(message);
+  });
+});
+
+describe('demand', () => {
+  it('by the kilovolt-ampere: the peak over its power factor', () => {
+    const r = told({ demandPrice: 9, demandBasis: 'kVA' });
+    for (const when of ['old', 'new'])
+      expect(at(r, `${when}Demand`)).toBeCloseTo(at(r, `${when}Peak`) / at(r, `${when}PowerFactor`), 9);
+    expect(at(r, 'oldPowerFactor')).toBeGreaterThan(0.75);
+    expect(at(r, 'oldPowerFactor')).toBeLessThan(0.9);
+    expect(at(r, 'newPowerFactor')).toBe(figure(r, 'drive.truePowerFactor'));
+    expect(at(r, 'savedMoney')).toBeCloseTo(
+      at(r, 'savedEnergy') * 0.16 + 12 * 9 * (at(r, 'oldDemand') - at(r, 'newDemand')),
+      6,
+    );
+  });
+  it('a least power factor raises the demand below it, and leaves it above', () => {
+    const r = told({ demandPrice: 9, leastPowerFactor: 0.95 });
+    expect(at(r, 'oldDemand')).toBeCloseTo((at(r, 'oldPeak') * 0.95) / at(r, 'oldPowerFactor'), 6);
+    const mild = told({ demandPrice: 9, leastPowerFactor: 0.5 });
+    expect(at(mild, 'oldDemand')).toBeCloseTo(at(mild, 'oldPeak'), 9);
+  });
+  it('a ratchet keeps of the first year what the old peak still bills, once', () => {
+    const throttled: Partial<CaseText> = {
+      speed: { need: 'variable', control: 'throttle-valve', profile: [{ hours: 4000, flow: 0.5 }] },
+    };
+    const [none, r] = [told({ demandPrice: 9 }, throttled), told({ demandPrice: 9, ratchet: 0.9 }, throttled)];
+    const loss = 11 * 9 * (0.9 * at(r, 'oldPeak') - at(r, 'newPeak'));
+    expect(loss).toBeGreaterThan(0);
+    expect(at(r, 'ratchetLoss')).toBeCloseTo(loss, 6);
+    expect(at(none, 'netPresentValue') - at(r, 'netPresentValue')).toBeCloseTo(loss, 4);
+    expect(at(r, 'internalRate')).toBeLessThan(at(none, 'internalRate'));
+  });
+});
+
+describe('the band', () => {
+  const around = { least: 0.5, usual: 1, most: 1.5 };
+  it('a triangle: its middle, its ends, a tenth of the way', () => {
+    expect([0, 0.5, 1].map((p) => triangular(around, p))).toEqual([0.5, 1, 1.5]);
+    // Area of the left triangle to x is 2 (x − ½)²: at 0.02 a tenth of the whole width.
+    expect(triangular(around, 0.02)).toBeCloseTo(0.6, 12);
+    expect(triangular({ least: 2, usual: 2, most: 2 }, 0.7)).toBe(2);
+  });
+  it('the sum of two triangles has the percentiles of the sum, and the same seed gives the same', () => {
+    const sum = ([a = 0, b = 0]: readonly number[]): number => a + b;
+    const draws = sampled([around, around], sum);
+    expect(percentile(draws, 0.5)).toBeCloseTo(2, 2);
+    // Mean 2, variance 2 · 0.5² ÷ 6; near a normal spread: 5 % lie 1.645 standard deviations below.
+    expect(percentile(draws, 0.05)).toBeCloseTo(2 - 1.645 * Math.sqrt(0.5 / 6), 1);
+    expect(percentile(sampled([around, around], sum), 0.05)).toBe(percentile(draws, 0.05));
+    expect(seeded(7)()).toBe(seeded(7)());
+    expect(seeded(7)()).not.toBe(seeded(8)());
+  });
+  it('the usual count keeps both percentiles of a saving within 1 % of ten thousand draws, whatever the seed', () => {
+    const worth = ([load = 1, hours = 1, price = 1, cost = 1]: readonly number[]): number =>
+      70_000 * load * hours * price - 9000 * cost;
+    const spreads = [0.1, 0.1, 0.2, 0.1].map((s) => ({ least: 1 - s, usual: 1, most: 1 + s }));
+    const many = sampled(spreads, worth, 10_000, 99);
+    for (const seed of [1, 2, 3, 4, 5]) {
+      const draws = sampled(spreads, worth, undefined, seed);
+      for (const p of [0.05, 0.95]) expect(Math.abs(percentile(draws, p) / percentile(many, p) - 1)).toBeLessThan(0.01);
+    }
+  });
+  it('holds the net present value, and the tornado is the difference one at a time', () => {
+    const r = told();
+    const [low, net, high] = [at(r, 'netPresentLow'), at(r, 'netPresentValue'), at(r, 'netPresentHigh')];
+    expect(low).toBeLessThan(net);
+    expect(high).toBeGreaterThan(net);
+    const money = r.curves.money ?? expect.fail('no curves');
+    expect(money.usual).toBeCloseTo(net, 3);
+    expect(money.bars.reduce((sum, [, share]) => sum + share, 0)).toBeGreaterThan(0.95);
+    const of = (input: string) => money.tornado.find((t) => t.input === input) ?? expect.fail(input);
+    const [price, cost] = [of('price'), of('cost')];
+    // The case solved again with that one input otherwise.
+    expect(price.high).toBeCloseTo(at(told({ energyPrice: 0.16 * 1.2 }), 'netPresentValue'), 3);
+    expect(cost.high).toBeCloseTo(at(told({ installedCost: 9900 }), 'netPresentValue'), 3);
+    const shorter = pump().speed?.profile?.map((p) => ({ ...p, hours: p.hours * 0.9 }));
+    expect(of('hours').low).toBeCloseTo(
+      at(told({}, { speed: { ...pump().speed, profile: shorter } }), 'netPresentValue'),
+      3,
+    );
+    // By hydraulics the load may be off by a tenth: the same pump with a tenth less flow.
+    expect(of('load').low).toBeLessThan(net);
+    expect(money.tornado.map((t) => Math.abs(t.high - t.low))).toEqual(
+      money.tornado.map((t) => Math.abs(t.high - t.low)).toSorted((a, b) => b - a),
+    );
+  });
+  it('a wider spread widens it; one that may lose is said, and one that cannot is not', () => {
+    const wide = told({ spread: { price: 0.5 } });
+    expect(at(wide, 'netPresentLow')).toBeLessThan(at(told(), 'netPresentLow'));
+    expect(findingIds(told())).not.toContain('cost.uncertain');
+    expect(findingIds(told({ installedCost: 70_000 }))).toContain('cost.uncertain');
+    expect(findingIds(told({ installedCost: 120_000 }))).not.toContain('cost.uncertain');
+  });
+  it('a new motor that must be bought is not asked: no band', () => {
+    const r = told(
+      {},
+      {
+        plate: undefined,
+        errand: 'new',
+        method: 'direct',
+        speed: { need: 'fixed', profile: [{ hours: 4000, flow: 1 }] },
+      },
+    );
+    expect(r.figures['cost.netPresentLow']).toBeUndefined();
+  });
+});
+
+describe('ways to go on', () => {
+  const ways = (r: Result) => r.cost?.options ?? [];
+  const of = (r: Result, kind: string) => ways(r).find((o) => o.kind === kind);
+  it('the choice among them has the sums that are told of it, against keeping all', () => {
+    const r = told();
+    const chosen = of(r, 'replace-drive');
+    expect(ways(r)[0]).toMatchObject({ kind: 'keep', netPresentValue: 0, cost: 0 });
+    expect(chosen?.energy).toBeCloseTo(at(r, 'newEnergy'), 4);
+    expect(chosen?.netPresentValue).toBeCloseTo(at(r, 'netPresentValue'), 3);
+    expect(chosen?.lifeCycle).toBeCloseTo(at(r, 'lifeCycle'), 3);
+    expect(of(r, 'keep')?.energy).toBeCloseTo(at(r, 'oldEnergy'), 4);
+  });
+  it('rewinding costs efficiency and lasts less; a premium motor takes less than another of the usual class', () => {
+    const r = told();
+    expect(of(r, 'rewind')?.energy).toBeGreaterThan(of(r, 'keep')?.energy ?? NaN);
+    expect(of(r, 'rewind')?.life).toBe(8);
+    expect(of(r, 'premium')?.energy).toBeLessThan(of(r, 'like-for-like')?.energy ?? NaN);
+    expect(of(r, 'premium')?.motor).toContain('IE4');
+  });
+  it('a motor far too large: the right size saves, and stands beside the same size', () => {
+    const plate = { ...pump().plate, power: '55 kW', current: '102 A' };
+    const r = told({}, { plate });
+    expect(of(r, 'right-size')?.motor).toContain('30 kW');
+    expect(of(r, 'right-size')?.energy).toBeLessThan(of(r, 'premium')?.energy ?? NaN);
+  });
+  it('two speeds help where half speed lifts, and are refused where it does not', () => {
+    expect(of(told(), 'two-speed')).toMatchObject({ outcome: 'fail' });
+    const flat = { ...pump().load, demand: { ...pump().load?.demand, staticHead: '0 m' } } as CaseText['load'];
+    const r = told({}, { load: flat });
+    expect(of(r, 'two-speed')?.outcome).toBe('caution');
+    expect(of(r, 'two-speed')?.energy).toBeLessThan(0.95 * (of(r, 'keep')?.energy ?? NaN));
+  });
+  it('a burnt motor is not kept; what was typed as cost scales the index, and every line says whether it rests on it', () => {
+    expect(ways(told({}, { errand: 'failed' })).map((o) => o.kind)).not.toContain('keep');
+    expect(
+      ways(told())
+        .filter((o) => !o.index)
+        .map((o) => o.kind),
+    ).toEqual(['keep', 'replace-drive']);
+    const dear = told({ installedCost: 18_000 });
+    expect(of(dear, 'premium')?.cost).toBeCloseTo(2 * (of(told(), 'premium')?.cost ?? NaN), 6);
+  });
+  it('without a year, a price or a load there is nothing to compare', () => {
+    expect(told({}, { speed: { need: 'variable' } }).cost).toBeNull();
+    expect(solved({ ...pump(), money: { currency: 'EUR' } }).cost).toBeNull();
+  });
+  it('the motor that is there may stay, however little efficient; how it is enclosed is a condition where nobody said', () => {
+    const { enclosure: _, ...bare } = pump().plate ?? {};
+    expect(of(told(), 'keep')?.text).not.toContain('new motor');
+    expect(of(told({}, { plate: bare }), 'keep')?.outcome).toBe('pass');
+  });
+});
