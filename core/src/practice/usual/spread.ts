@@ -12,7 +12,7 @@ export const usualSpread = {
 /** Of an invented price index: between half and twice. */
 export const indexSpread = { least: 0.5, most: 2 } as const;
 
-/** Losses of a motor ÷ those of its stamped efficiency: what a test may find; more for one that may have been rewound. */
+/** Losses of a motor ÷ those of its stamped efficiency: as tests find; more for one that may be rewound. */
 export const lossSpread = {
   least: 0.9,
   most: 1.15,
