@@ -87,9 +87,9 @@ test('a chart has its data one key away, and a summary in words', async ({ page 
   const chart = page.getByRole('img', { name: /Electrical input against flow\. At half flow .* kW now/ });
   await chart.scrollIntoViewIfNeeded();
   await expect(chart.locator('svg')).toBeVisible();
-  await page.getByRole('button', { name: 'data as a table' }).press('Enter');
+  await page.getByRole('button', { name: 'data as a table' }).last().press('Enter');
   await expect(page.getByRole('table', { name: 'Electrical input against flow' }).getByRole('row')).toHaveCount(35);
-  await page.getByRole('button', { name: 'read a value' }).press('Enter');
+  await page.getByRole('button', { name: 'read a value' }).last().press('Enter');
   const slider = page.getByRole('slider', { name: /^Electrical input against flow, / });
   const before = await page.getByTestId('read').textContent();
   await slider.focus();

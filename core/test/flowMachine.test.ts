@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { physics, readCase, wayOf, type CaseText } from '@pilgrim/core';
+import { controls, physics, readCase, wayOf, type CaseText } from '@pilgrim/core';
 import { figure, findingIds, solved } from './cases';
 
 const { curvedMachine, flowPoint, speedFor, systemHead, typicalMachine } = physics;
@@ -148,6 +148,57 @@ const wrong = (text: unknown) => {
   return read.ok ? [] : read.errors;
 };
 const raised = (speed: CaseText['speed']) => findingIds(solved(pump(speed)));
+
+describe('a year’s account', () => {
+  const of = (
+    control: NonNullable<CaseText['speed']>['control'],
+    speed: CaseText['speed'],
+    method: CaseText['method'],
+  ) =>
+    solved(
+      pump(
+        { control, ...speed },
+        {
+          method,
+          ...{ place: { cable: { length: '60 m' } }, drive: { filter: 'sine' } },
+          money: { energyPrice: 0.15 },
+        },
+      ),
+    );
+  it('what is drawn is flow work and every named loss, for every control, to the last kilowatt-hour', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...controls),
+        fc.constantFrom('direct', 'drive'),
+        fc.array(fc.record({ hours: fc.integer({ min: 10, max: 900 }), flow: share(0.2, 1) }), {
+          minLength: 1,
+          maxLength: 5,
+        }),
+        share(0, 0.9).map((x) => Number(x.toFixed(3))),
+        (control, method, profile, staticFraction) => {
+          const r = of(control, { profile, staticFraction, need: 'fixed' }, method);
+          const account = r.cost?.account ?? [];
+          for (const [key, id] of [
+            ['old', 'cost.oldEnergy'],
+            ['new', 'cost.newEnergy'],
+          ] as const) {
+            const sum = account.reduce((total, a) => total + a[key], 0);
+            expect(Math.abs(sum / figure(r, id) - 1)).toBeLessThan(0.001);
+            expect(Math.min(...account.map((a) => a[key]))).toBeGreaterThan(-0.5);
+          }
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
+  it('names what is there: a filter only behind a drive, a train only where there is one, a valve only where it holds', () => {
+    const kinds = (r: ReturnType<typeof of>) => r.cost?.account.map((a) => a.kind) ?? [];
+    const driven = of('throttle-valve', {}, 'drive');
+    expect(kinds(driven)).toEqual(['work', 'control', 'machine', 'motor', 'drive', 'filter', 'wire']);
+    expect(driven.cost?.account.find((a) => a.kind === 'control')?.new).toBeCloseTo(0, 6);
+    expect(kinds(of('throttle-valve', {}, 'direct'))).not.toContain('filter');
+  });
+});
 
 describe('a case', () => {
   it('shaft power by static share, by what is kept, and by its own curve', () => {

@@ -42,7 +42,7 @@ const tariff = z
       price: number({ min: 0, max: 1000 }, 0.16),
     }),
   )
-  .min(1)
+  .min(1, { error: 'needs a price for every time of the week' })
   .max(100)
   .superRefine((rows, context) => {
     const fault = tariffFault(

@@ -507,6 +507,8 @@ const costOption = z.strictObject({
 export type CostOption = Frozen<z.output<typeof costOption>>;
 
 const costView = z.strictObject({
+  /** Where a year's energy goes, kWh now and new; they add up to what is drawn. */
+  account: z.array(z.strictObject({ kind: z.string(), name: z.string(), old: z.number(), new: z.number() })),
   options: z.array(costOption),
 });
 export type CostView = Frozen<z.output<typeof costView>>;

@@ -1,6 +1,14 @@
 import type { Connection, Motor, MotorColumns } from '../catalogue';
 import type { Method } from '../contract';
-import { driveShare, isVariableTorque, meetingSpeed, partLoad, type FlowPoint, type FlowWay } from '../physics';
+import {
+  driveShare,
+  fedLoss,
+  isVariableTorque,
+  meetingSpeed,
+  partLoad,
+  type FlowPoint,
+  type FlowWay,
+} from '../physics';
 import { dutyOverload, lowSpeedEfficiency, type Practice } from '../practice';
 import type { Needs } from './walk';
 
@@ -59,29 +67,42 @@ export const isHeavyDuty = (needs: Pick<Needs, 'drive' | 'load'>): boolean =>
 /** Share of rating below which a motor counts as idling: what it gives is then lost in what it takes. */
 const nothing = 1e-6;
 
+/** W that a motor takes at its terminals, and that the drive before it loses. */
+export interface Drawn {
+  readonly motor: number;
+  readonly drive: number;
+}
+
 /**
- * Electrical input in W for one flow: W of full shaft power and of rating, and the efficiency at full load. What is
- * switched, or known by a published share, takes its share of full input.
+ * What one flow draws: W of full shaft power and of rating, and the efficiency at full load. What is switched, or known
+ * by a published share, takes its share of full input.
  */
-export function inputOf(full: number, rated: number, eta: number, point: FlowPoint, way: FlowWay): number {
+export function drawnOf(full: number, rated: number, eta: number, point: FlowPoint, way: FlowWay): Drawn {
   // Of several machines those that run share the load; the others take nothing.
-  const direct = (share: number, of = rated, at = eta): number => {
-    const x = Math.max((full * share) / point.share / of, nothing);
-    return (point.share * x * of) / partLoad(x, at);
+  const direct = (share: number, running = point.share, of = rated, at = eta): Drawn => {
+    const x = Math.max((full * share) / running / of, nothing);
+    return { motor: (running * x * of) / partLoad(x, at), drive: 0 };
   };
   switch (way.kind) {
     case 'published':
     case 'on-off':
-      return (direct(1) * point.shaft) / point.share;
+      return { motor: direct(1, 1).motor * point.shaft, drive: 0 };
     case 'two-speed':
       return point.speed < 1
-        ? direct(point.shaft, rated * way.low ** 3, eta * lowSpeedEfficiency.value)
+        ? direct(point.shaft, point.share, rated * way.low ** 3, eta * lowSpeedEfficiency.value)
         : direct(point.shaft);
     case 'speed': {
-      const motor = direct(point.shaft);
-      return motor / driveShare((motor * eta) / (rated * point.share));
+      const x = Math.max((full * point.shaft) / point.share / rated, nothing);
+      const motor = rated * (x + fedLoss(x, point.speed, eta));
+      return { motor: point.share * motor, drive: point.share * motor * (1 / driveShare((motor * eta) / rated) - 1) };
     }
     default:
       return direct(point.shaft);
   }
+}
+
+/** The same, together. */
+export function inputOf(full: number, rated: number, eta: number, point: FlowPoint, way: FlowWay): number {
+  const { motor, drive } = drawnOf(full, rated, eta, point, way);
+  return motor + drive;
 }

@@ -1,7 +1,8 @@
 import type { CostOption, CostView } from '../case';
 import { modelPrice, ratedTorque, starterPriceIndex, type Motor } from '../catalogue';
 import type { Method } from '../contract';
-import { bySpeed, pointOf, settledSpeed, type Needs, type Subject, type Walk } from '../needs';
+import { noLoadShare } from '../nameplate';
+import { bySpeed, connectionFor, pointOf, settledSpeed, type Needs, type Subject, type Walk } from '../needs';
 import { growingPresentValue, meetingSpeed, shaftPower, spendings, type FlowWay } from '../physics';
 import { lowSpeedEfficiency, rewinding, twoSpeedPrice, usualLowSpeed } from '../practice';
 import { yearOf, type CostTold, type Runner } from '../stations';
@@ -44,7 +45,9 @@ export function compareWays(
 ): CostView | null {
   const { worth } = told;
   const m = walk.input.money;
-  if (!worth || needs.speed.assumedHours || walk.w.value('cost.savedMoney') === undefined) return null;
+  const { account } = told;
+  if (needs.speed.assumedHours) return null;
+  if (!worth || walk.w.value('cost.savedMoney') === undefined) return { account, options: [] };
   const factor = growingPresentValue(needs.discountRate, worth.years, worth.inflation);
   const ways = waysFor(walk, needs, subject, offered, told);
   const sums = ways.map((way) => {
@@ -56,7 +59,7 @@ export function compareWays(
     return { way, energy, carbon, demand, bill, spent, lifeCycle: bill * factor + spent };
   });
   const [base] = sums;
-  if (!base) return null;
+  if (!base) return { account, options: [] };
   const options = sums.map(({ way, energy, carbon, demand, bill, spent, lifeCycle }): CostOption => {
     const [more, saved] = [way.cost - base.way.cost, base.bill - bill];
     const { runner: _, life, ...said } = way;
@@ -68,7 +71,7 @@ export function compareWays(
       payback: more > 0 && saved > 0 ? more / saved : null,
     };
   });
-  return { options };
+  return { account, options };
 }
 
 function waysFor(walk: Walk, needs: Needs, subject: Subject, offered: readonly Motor[], told: CostTold): Way[] {
@@ -166,6 +169,7 @@ function waysFor(walk: Walk, needs: Needs, subject: Subject, offered: readonly M
 
 /** A motor as it would run over the year. */
 function runnerOf(needs: Needs, motor: Motor, method: Method, way: FlowWay, { before, after }: CostTold): Runner {
+  const { voltage } = needs.supply;
   const { torque, speed, shape } = needs.load;
   const synchronous = (120 * motor.frequency) / motor.poles;
   const direct = meetingSpeed(synchronous, motor.speed, ratedTorque(motor), speed, torque, shape);
@@ -175,6 +179,12 @@ function runnerOf(needs: Needs, motor: Motor, method: Method, way: FlowWay, { be
     eta: needs.rules.efficiencyBasis === 'minimum' ? motor.efficiencyMinimum : motor.efficiency,
     way,
     billed: way.kind === after.way.kind ? after.billed : before.billed,
+    filter: after.filter,
+    wire: after.wire && {
+      resistance: after.wire.resistance,
+      current: connectionFor(motor, voltage).current,
+      magnetising: noLoadShare(motor.poles),
+    },
   };
 }
 

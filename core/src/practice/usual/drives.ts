@@ -57,6 +57,8 @@ export const filterSource = commonPractice(
   'Output reactor 3 %, dV/dt filter 1 % with a capacitor for an edge of 2 µs, sine filter 10 % of ripple',
 );
 
+/** Share of what passes that a filter behind a drive loses (common practice). */
+export const filterLoss = { none: 0, reactor: 0.005, 'dv-dt': 0.005, sine: 0.01 } as const;
 /** Volts lost in an output filter at rated load, as a share. */
 export const filterDrop = { none: 0, reactor: 0.02, 'dv-dt': 0.01, sine: 0.08 } as const;
 

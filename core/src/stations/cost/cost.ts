@@ -1,6 +1,7 @@
 import { starterPriceIndex } from '../../catalogue';
-import type { Curves, ProfilePoint } from '../../case';
+import type { CostView, Curves, ProfilePoint } from '../../case';
 import type { Assumed } from '../../contract';
+import { noLoadShare } from '../../nameplate';
 import { assumed, field, prescribed, type Given } from '../../law';
 import {
   annualEnergy,
@@ -17,16 +18,14 @@ import { tellBand } from './band';
 import { tellBills } from './bill';
 import { drawMachine } from './drawing';
 import { tellWorth } from './worth';
-import { yearOf, type Runner } from './year';
-import { controlCurves, usualYears } from '../../practice';
+import { accountOf, lossNames, partsAt, yearOf, type LossKind, type Runner, type Wire } from './year';
+import { controlCurves, filterLoss, usualYears } from '../../practice';
 import { q, writeNumber } from '../../quantity';
 import {
   bySpeed,
-  inputOf,
   type Needs,
   numberOf,
   pointOf,
-  presentPoint,
   type PlateFacts,
   type Subject,
   usualEfficiency,
@@ -40,6 +39,8 @@ export interface CostTold {
   readonly before: Runner;
   readonly after: Runner;
   readonly worth: Worth | undefined;
+  /** Where the year's energy goes, kWh now and new. */
+  readonly account: CostView['account'];
 }
 
 /** The year before and after: energy, money, carbon and simple payback of the subject against what is there now. */
@@ -63,19 +64,29 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
   const oldRated = plate.power ?? rated;
   const present = needs.speed.flow.present;
   const way = method === 'drive' ? bySpeed : present;
-  const before = { full: needs.load.power, rated: oldRated, eta: oldEta, way: present };
-  const after = { full, rated, eta, way };
+  const poles = subject.motor?.poles ?? plate.poles ?? 4;
+  const cable = subject.motor && needs.start.cableOf(subject.motor);
+  const wired = (current: number | undefined, poles: number): Wire | undefined =>
+    cable && current !== undefined
+      ? { resistance: cable.resistance, current, magnetising: noLoadShare(poles) }
+      : undefined;
+  const current = numberOf(w, subject.current);
+  const filter = filterLoss[needs.drive?.filter ?? 'none'];
+  const before = {
+    ...{ full: needs.load.power, rated: oldRated, eta: oldEta, way: present, filter },
+    wire: wired(plate.current ?? current, plate.poles ?? poles),
+  };
+  const after = { full, rated, eta, way, filter, wire: wired(current, poles) };
   const billed = (of: 'old' | 'new'): number =>
     (w.value(`cost.${of}Demand`) ?? 1) / (w.figures.has(`cost.${of}Demand`) ? (w.value(`cost.${of}Peak`) ?? 1) : 1);
   const by = (): Pick<CostTold, 'before' | 'after'> => ({
     before: { ...before, billed: billed('old') },
     after: { ...after, billed: billed('new') },
   });
-  const oldInput = (flow: number): number =>
-    inputOf(needs.load.power, oldRated, oldEta, presentPoint(needs, flow), present);
+  const oldInput = (flow: number): number => partsAt(needs, before, flow).all;
   const oldShare = (flow: number): number => oldInput(flow) / needs.load.power;
   const newPoint = (flow: number): FlowPoint => pointOf(needs, way, flow);
-  const newInput = (flow: number): number => inputOf(full, rated, eta, newPoint(flow), way);
+  const newInput = (flow: number): number => partsAt(needs, after, flow).all;
   const curves: CostCurves['flow'] = {
     old: flows.map((x) => [x, (needs.load.power * oldShare(x)) / 1000]),
     new: flows.map((x) => [x, newInput(x) / 1000]),
@@ -89,7 +100,7 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
   const machine = drawMachine(needs, newPoint);
   if (needs.speed.assumedHours) {
     w.want('speed.profile');
-    return { curves: { flow: curves, money: null, machine }, ...by(), worth: undefined };
+    return { curves: { flow: curves, money: null, machine }, ...by(), worth: undefined, account: [] };
   }
   const H = 'speed.hours';
   const curve = controlCurves[needs.speed.control];
@@ -164,8 +175,16 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
       },
     );
   }
-  return { curves: { flow: curves, money: told, machine }, ...by(), worth };
+  const train = w.value('load.trainEfficiency') ?? 1;
+  const [now, next] = [accountOf(needs, by().before, train), accountOf(needs, by().after, train)];
+  const account = (Object.keys(lossNames) as LossKind[])
+    .filter((kind) => now[kind] > telling * now.work || next[kind] > telling * now.work)
+    .map((kind) => ({ kind, name: lossNames[kind], old: now[kind], new: next[kind] }));
+  return { curves: { flow: curves, money: told, machine }, ...by(), worth, account };
 }
+
+/** Share of the flow work below which a loss is none. */
+const telling = 1e-6;
 
 const flows: readonly number[] = Array.from({ length: 17 }, (_, i) => 0.2 + i * 0.05);
 

@@ -1,11 +1,19 @@
-import { inputOf, pointOf, type Needs } from '../../needs';
-import type { FlowWay } from '../../physics';
+import { drawnOf, pointOf, type Drawn, type Needs } from '../../needs';
+import { currentAtLoad, type FlowPoint, type FlowWay } from '../../physics';
+import { q } from '../../quantity';
 
 /** What a year takes: money of its energy at today's prices, its energy in kWh, and the demand billed in kW. */
 export interface YearSum {
   readonly money: number;
   readonly energy: number;
   readonly demand: number;
+}
+
+/** Conductors to the motor: Ω a phase, A at full load, and the magnetising share of it. */
+export interface Wire {
+  readonly resistance: number;
+  readonly current: number;
+  readonly magnetising: number;
 }
 
 /** A motor over the year: W of full shaft power and of rating, efficiency at full load, and how its flow is made. */
@@ -16,17 +24,82 @@ export interface Runner {
   readonly way: FlowWay;
   /** Demand billed ÷ highest input in kW. */
   readonly billed: number;
+  /** Undefined where nobody described its cable. */
+  readonly wire: Wire | undefined;
+  /** Share of what passes that the filter behind its drive loses. */
+  readonly filter: number;
 }
 
+/** Everything one flow draws, W: at the motor, lost in the drive, in its filter, in the cable. */
+export interface Parts extends Drawn {
+  readonly point: FlowPoint;
+  readonly filter: number;
+  readonly wire: number;
+  readonly all: number;
+}
+
+/** What a motor draws at a flow, part by part. */
+export function partsAt(
+  needs: Needs,
+  { full, rated, eta, way, wire, filter }: Omit<Runner, 'billed'>,
+  flow: number,
+): Parts {
+  const point = pointOf(needs, way, flow);
+  const { motor, drive } = drawnOf(full, rated, eta, point, way);
+  const lost = way.kind === 'speed' ? filter * motor : 0;
+  // Torque asks the current, and a drive holds it as speed falls; on and off draws it in full while it is on.
+  const switched = way.kind === 'on-off' ? point.shaft : 1;
+  const torque = (full * point.shaft) / switched / point.share / Math.max(0.05, Math.min(1, point.speed));
+  const amperes = wire ? currentOf(wire, torque, rated) : 0;
+  const inWire = wire ? 3 * wire.resistance * amperes ** 2 * point.share * switched : 0;
+  return { point, motor, drive, filter: lost, wire: inWire, all: motor + drive + lost + inWire };
+}
+
+const currentOf = ({ current, magnetising }: Wire, load: number, rated: number): number =>
+  currentAtLoad.of({ I_n: q(current, 'A'), k: q(magnetising, '1'), P: q(load, 'W'), P_r: q(rated, 'W') });
+
 /** A year along its rows; load scaled by k, the motor's losses by l. */
-export function yearOf(needs: Needs, { full, rated, eta, way, billed }: Runner, k = 1, l = 1): YearSum {
-  const worse = 1 / (1 + l * (1 / eta - 1));
+export function yearOf(needs: Needs, runner: Runner, k = 1, l = 1): YearSum {
+  const scaled = { ...runner, full: runner.full * k, eta: 1 / (1 + l * (1 / runner.eta - 1)) };
   let [money, energy, demand] = [0, 0, 0];
   for (const { hours, flow, price } of needs.speed.rows) {
-    const drawn = inputOf(full * k, rated, worse, pointOf(needs, way, flow), way) / 1000;
+    const drawn = partsAt(needs, scaled, flow).all / 1000;
     energy += hours * drawn;
     money += hours * drawn * needs.energyPrice * price;
     demand = Math.max(demand, drawn);
   }
-  return { money, energy, demand: demand * billed };
+  return { money, energy, demand: demand * runner.billed };
+}
+
+/** Where a year's energy goes, kWh; they add up to what is drawn. */
+export const lossNames = {
+  work: 'flow work',
+  control: 'held back by the way of control',
+  machine: 'the machine itself',
+  train: 'belt, gear or coupling',
+  motor: 'the motor',
+  drive: 'the drive',
+  filter: 'its filter',
+  wire: 'the cable',
+} as const;
+export type LossKind = keyof typeof lossNames;
+
+/** A year's account; `train` is the efficiency between motor and machine. */
+export function accountOf(needs: Needs, runner: Runner, train: number): Readonly<Record<LossKind, number>> {
+  const sum = { work: 0, control: 0, machine: 0, train: 0, motor: 0, drive: 0, filter: 0, wire: 0 };
+  for (const { hours, flow } of needs.speed.rows) {
+    const { point, motor, drive, filter, wire } = partsAt(needs, runner, flow);
+    const kilo = hours / 1000;
+    const shaft = runner.full * point.shaft;
+    const driven = runner.full * train * kilo;
+    sum.work += driven * point.work;
+    sum.control += driven * point.control;
+    sum.machine += driven * point.machine;
+    sum.train += shaft * (1 - train) * kilo;
+    sum.motor += (motor - shaft) * kilo;
+    sum.drive += drive * kilo;
+    sum.filter += filter * kilo;
+    sum.wire += wire * kilo;
+  }
+  return sum;
 }

@@ -8,7 +8,7 @@ import {
   singlePhaseInputCurrent,
   driveInputPower,
   driveShareAtLoad,
-  partLoad,
+  fedLoss,
   rootSum,
   summationSource,
   together,
@@ -100,11 +100,15 @@ export function tellInput(
   if (voltage === undefined || rated === undefined) return null;
   const shaft = w.figures.get('load.motorPower')?.value ?? rated;
   const count = motorsOn(needs);
-  const eta = partLoad(Math.max(0.05, shaft / rated), subject.efficiency.value ?? 0.9);
+  const x = Math.max(0.05, shaft / rated);
+  const eta = x / (x + fedLoss(x, 1, subject.efficiency.value ?? 0.9));
   const perDrive: Given<'W'> = prescribed(q(count * shaft, 'W'), model('Shaft power', `${count} motors`));
   const power = w.figure('drive.inputPower', driveInputPower, {
     P: count === 1 && w.figures.has('load.motorPower') ? 'load.motorPower' : perDrive,
-    eta_m: prescribed(q(eta, '1'), model('Efficiency at this load', 'losses partly constant, partly square')),
+    eta_m: prescribed(
+      q(eta, '1'),
+      model('Efficiency at this load', 'losses partly constant, partly square; 15 % more behind a drive'),
+    ),
     eta_d: prescribed(q(driveShareAtLoad, '1'), driveLosses.source),
   });
   if (power === undefined) return null;

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { Table } from 'flowbite-svelte';
+  import AccountTable from './AccountTable.svelte';
   import Chart from '$lib/ui/Chart.svelte';
   import ChoiceField from '$lib/ui/ChoiceField.svelte';
   import Figures from '$lib/ui/Figures.svelte';
@@ -18,6 +19,7 @@
   const desk = useDesk();
   const flow = $derived(desk().result?.curves.flow);
   const options = $derived(desk().result?.cost?.options ?? []);
+  const account = $derived(desk().result?.cost?.account ?? []);
   const profiled = $derived(desk().value('speed.profile') !== undefined);
   const bases = [
     ['minimum', 'guaranteed minimum'],
@@ -138,6 +140,9 @@
     </Table>
   {/if}
 </Group>
+{#if account.length > 0}
+  <AccountTable {account} />
+{/if}
 {#if options.length > 1}
   <WaysTable {options} currency={String(desk().value('money.currency') ?? '')} />
 {/if}
