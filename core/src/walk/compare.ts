@@ -157,7 +157,9 @@ function waysFor(walk: Walk, needs: Needs, subject: Subject, offered: readonly M
     fits?.motor && fits.method && methods.includes(fits.method)
       ? bought(kind, by, [fits.motor], [fits.method], 1)
       : bought(kind, by, offered, methods, 1);
-  const right = best('right-size', fixed, withoutDrive);
+  // Straight on the line where that will do: four other methods need not be judged.
+  const straight = best('right-size', fixed, ['direct']);
+  const right = straight[0] && straight[0].outcome !== 'fail' ? straight : best('right-size', fixed, withoutDrive);
   const same = right.some((r) => ways.some((way) => way.motor === r.motor && way.method === r.method));
   if (!same) ways.push(...right);
   ways.push(...twoSpeeds(needs, right[0], offered, told, scale));

@@ -43,21 +43,24 @@ const usualCount = 6000;
  */
 export function sampled(
   inputs: readonly Uncertain[],
-  of: (values: readonly number[]) => number,
+  of: (values: ArrayLike<number>) => number,
   count = usualCount,
   seed = 1,
 ): Float64Array {
   const next = seeded(seed);
   const root = evenStep(inputs.length);
-  const at = inputs.map(next);
-  const step = inputs.map((_, k) => root ** -(k + 1));
-  const row = inputs.map(() => 0);
+  const size = inputs.length;
+  const at = Float64Array.from(inputs, next);
+  const step = Float64Array.from(inputs, (_, k) => root ** -(k + 1));
+  const row = new Float64Array(size);
   const results = new Float64Array(count);
+  // Plain loops: this runs thousands of times in every solve.
   for (let i = 0; i < count; i++) {
-    for (const [k, input] of inputs.entries()) {
+    for (let k = 0; k < size; k++) {
       const p = ((at[k] ?? 0) + (step[k] ?? 0)) % 1;
       at[k] = p;
-      row[k] = triangular(input, p);
+      const input = inputs[k];
+      if (input) row[k] = triangular(input, p);
     }
     results[i] = of(row);
   }

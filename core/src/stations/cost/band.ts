@@ -60,11 +60,15 @@ export function tellBand({ input, w }: Walk, banded: Banded): MoneyCurves {
   const factor = growingPresentValue(rate, worth.years, worth.inflation);
   const still = presentWorth({ ...worth, benefit: 0, cost: 0, once: 0 }, rate);
   const spentOnce = -presentWorth({ ...worth, benefit: 0, cost: 1, once: 0 }, rate);
-  const at = ([k = 1, h = 1, p = 1, lo = 1, ln = 1, c = 1]: readonly number[]): number => {
-    const [a, b] = [before(k, lo), after(k, ln)];
-    const year =
-      h * p * (a[0] - b[0]) + 12 * banded.demandPrice * p * (a[2] - b[2]) + h * banded.carbon * (a[1] - b[1]);
-    return still + (year - banded.maintenance) * factor - worth.cost * c * spentOnce - worth.once * p;
+  const [a, b] = [new Float64Array(3), new Float64Array(3)];
+  const at = (row: ArrayLike<number>): number => {
+    const [load = 1, hours = 1, price = 1] = [row[0], row[1], row[2]];
+    before(load, row[3] ?? 1, a);
+    after(load, row[4] ?? 1, b);
+    const less = (key: number): number => (a[key] ?? 0) - (b[key] ?? 0);
+    const year = hours * price * less(0) + 12 * banded.demandPrice * price * less(2) + hours * banded.carbon * less(1);
+    const spent = worth.cost * (row[5] ?? 1) * spentOnce + worth.once * price;
+    return still + (year - banded.maintenance) * factor - spent;
   };
   const list = names.map((n) => inputs[n]);
   const rising = sampled(list, at);
@@ -117,24 +121,27 @@ const yearsOf = (worth: Worth, rate: number): [number, number][] =>
     n === 0 ? -worth.cost : presentWorth({ ...worth, years: n }, rate),
   ]);
 
-/** A year at scaled load and losses, joined between the loads it was followed at. */
-function follow(year: Year, load: number): (k: number, l: number) => readonly [number, number, number] {
-  const grid = Array.from({ length: steps + 1 }, (_, i) => {
+/** A year at scaled load and losses, joined between loads it was followed at: money, energy, demand, into `into`. */
+function follow(year: Year, load: number): (k: number, l: number, into: Float64Array) => void {
+  // At every load: the three as they are, and what a unit more of loss adds to each.
+  const grid = new Float64Array(6 * (steps + 1));
+  for (let i = 0; i <= steps; i++) {
     const k = 1 - load + (2 * load * i) / steps;
-    return [year(k, 1), year(k, moreLoss)] as const;
-  });
-  return (k, l) => {
+    const [usual, more] = [year(k, 1), year(k, moreLoss)];
+    const keys = ['money', 'energy', 'demand'] as const;
+    for (const [j, key] of keys.entries()) {
+      grid[6 * i + j] = usual[key];
+      grid[6 * i + 3 + j] = (more[key] - usual[key]) / (moreLoss - 1);
+    }
+  }
+  return (k, l, into) => {
     const x = load > 0 ? Math.min(steps, Math.max(0, ((k - 1 + load) / (2 * load)) * steps)) : 0;
     const i = Math.min(steps - 1, Math.floor(x));
-    const [a, b] = [grid[i], grid[i + 1]];
-    if (!a || !b) return [0, 0, 0];
-    const more = (l - 1) / (moreLoss - 1);
-    const between = (key: keyof YearSum): number => {
-      const low = a[0][key] + more * (a[1][key] - a[0][key]);
-      const high = b[0][key] + more * (b[1][key] - b[0][key]);
-      return low + (x - i) * (high - low);
-    };
-    return [between('money'), between('energy'), between('demand')];
+    for (let j = 0; j < 3; j++) {
+      const low = (grid[6 * i + j] ?? 0) + (l - 1) * (grid[6 * i + 3 + j] ?? 0);
+      const high = (grid[6 * i + 6 + j] ?? 0) + (l - 1) * (grid[6 * i + 9 + j] ?? 0);
+      into[j] = low + (x - i) * (high - low);
+    }
   };
 }
 

@@ -43,7 +43,13 @@
             <td class="n">{rounded(o.bill)}</td>
             <td class="n">{rounded(o.cost)}{o.index ? '*' : ''}</td>
             <td class="n {o === best ? 'font-semibold' : ''}">{rounded(o.netPresentValue)}</td>
-            <td class="n">{o.payback === null || o.payback > 50 ? 'never' : `${o.payback.toFixed(1)} a`}</td>
+            <td class="n"
+              >{o.cost <= (options[0]?.cost ?? 0)
+                ? '—'
+                : o.payback === null || o.payback > 50
+                  ? 'never'
+                  : `${o.payback.toFixed(1)} a`}</td
+            >
             <td>
               <div class="flex h-4 bg-paper" aria-hidden="true">
                 <div class="bg-ink" style="width: {((o.lifeCycle - running(o)) / most) * 100}%"></div>
