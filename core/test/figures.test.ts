@@ -218,8 +218,7 @@ describe('speed, choice and point', () => {
 
 describe('cost', () => {
   it('weights each row of the year by its input', () => {
-    const { cable: _, ...place } = fan.place;
-    const { r, needs } = asked({ ...fan, place, method: 'drive' });
+    const { r, needs } = asked({ ...fan, method: 'drive' });
     const damper = (q: number): number => 0.37073425 + 0.97250253 * q - 0.34240761 * q * q;
     // Its losses at this load: 40 % stay, 60 % go with the square of it.
     const x = figure(r, 'load.motorPower') / (needs.old.power ?? NaN);

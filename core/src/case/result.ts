@@ -507,7 +507,7 @@ const costOption = z.strictObject({
 export type CostOption = Frozen<z.output<typeof costOption>>;
 
 const costView = z.strictObject({
-  /** Where a year's energy goes, kWh now and new; they add up to what is drawn. */
+  /** Where a year's energy goes, kWh now and new; but for `wire` and `filter` they add up to what is paid for. */
   account: z.array(z.strictObject({ kind: z.string(), name: z.string(), old: z.number(), new: z.number() })),
   options: z.array(costOption),
 });

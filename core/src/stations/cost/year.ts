@@ -30,7 +30,10 @@ export interface Runner {
   readonly filter: number;
 }
 
-/** Everything one flow draws, W: at the motor, lost in the drive, in its filter, in the cable. */
+/**
+ * What one flow draws, W: at the motor, lost in the drive, together; and what cable and filter lose beside that, which
+ * no candidate is judged by: the sums of money leave it out.
+ */
 export interface Parts extends Drawn {
   readonly point: FlowPoint;
   readonly filter: number;
@@ -52,7 +55,7 @@ export function partsAt(
   const torque = (full * point.shaft) / switched / point.share / Math.max(0.05, Math.min(1, point.speed));
   const amperes = wire ? currentOf(wire, torque, rated) : 0;
   const inWire = wire ? 3 * wire.resistance * amperes ** 2 * point.share * switched : 0;
-  return { point, motor, drive, filter: lost, wire: inWire, all: motor + drive + lost + inWire };
+  return { point, motor, drive, filter: lost, wire: inWire, all: motor + drive };
 }
 
 const currentOf = ({ current, magnetising }: Wire, load: number, rated: number): number =>
@@ -71,7 +74,7 @@ export function yearOf(needs: Needs, runner: Runner, k = 1, l = 1): YearSum {
   return { money, energy, demand: demand * runner.billed };
 }
 
-/** Where a year's energy goes, kWh; they add up to what is drawn. */
+/** Where a year's energy goes, kWh; but for filter and cable they add up to what is paid for. */
 export const lossNames = {
   work: 'flow work',
   control: 'held back by the way of control',

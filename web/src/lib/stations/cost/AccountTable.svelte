@@ -6,19 +6,23 @@
   /** Where a year's energy goes, now and new. */
   let { account }: { account: CostView['account'] } = $props();
 
-  const sum = (key: 'old' | 'new'): number => account.reduce((total, a) => total + a[key], 0);
+  const sum = (key: 'old' | 'new'): number => account.reduce((total, a) => total + (beside(a) ? 0 : a[key]), 0);
+  const beside = ({ kind }: CostView['account'][number]): boolean => kind === 'wire' || kind === 'filter';
   const most = $derived(Math.max(sum('old'), sum('new'), 1));
   const rounded = (value: number): string => Number(value.toPrecision(3)).toLocaleString('en');
 </script>
 
-<Group title="Where the energy goes" note="kWh a year, from the supply to the flow; the lines add up to what is drawn.">
+<Group
+  title="Where the energy goes"
+  note="kWh a year, from the supply to the flow. What cable and filter lose stands beside: no sum of money here counts it."
+>
   <Table class="dense" data-testid="account">
     <caption class="sr-only">Flow work and every loss, now and new</caption>
     <thead>
       <tr><th>Part</th><th class="n">Now</th><th class="n">New</th><th class="w-2/5">Now above, new below</th></tr>
     </thead>
     <tbody>
-      {#each account as a (a.kind)}
+      {#snippet line(a: CostView['account'][number])}
         <tr>
           <th scope="row" class="text-left font-normal">{a.name}</th>
           <td class="n">{rounded(a.old)}</td>
@@ -28,13 +32,15 @@
             <div class="mt-0.5 h-2 bg-ink" aria-hidden="true" style="width: {(a.new / most) * 100}%"></div>
           </td>
         </tr>
-      {/each}
+      {/snippet}
+      {#each account.filter((a) => !beside(a)) as a (a.kind)}{@render line(a)}{/each}
       <tr class="font-semibold">
-        <th scope="row" class="text-left">drawn from the supply</th>
+        <th scope="row" class="text-left">drawn, and paid for</th>
         <td class="n">{rounded(sum('old'))}</td>
         <td class="n">{rounded(sum('new'))}</td>
         <td></td>
       </tr>
+      {#each account.filter(beside) as a (a.kind)}{@render line(a)}{/each}
     </tbody>
   </Table>
 </Group>
