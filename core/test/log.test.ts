@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { physics, presentRatio } from '@pilgrim/core';
 
 const profileFromLog = (samples: readonly physics.Sample[], options: Omit<physics.LogOptions, 'presentRatio'>) =>
-  physics.profileFromLog(samples, { ...options, presentRatio });
+  physics.profileFromLog(physics.seriesOf(samples), { ...options, presentRatio });
 const steady = (values: readonly number[], every = 600) => values.map((value, i) => ({ time: i * every, value }));
 const flowLog = { kind: 'flow', control: 'none', magnetising: 0.4 } as const;
 const profile = (...args: Parameters<typeof profileFromLog>) => {
@@ -132,6 +132,68 @@ describe('a logger’s readings become hours a year', () => {
           for (const r of rows) expect(r.flow).toBeGreaterThan(0);
         },
       ),
+    );
+  });
+  it('tells the peak, the starts, the idling and the drift', () => {
+    const values = [0, 0, 40, 40, 40, 0, 40, 99, 4, 4];
+    const p = profile(steady(values), { ...flowLog, full: 50 });
+    expect(p.peak).toEqual({ time: 4200, value: 99 });
+    expect(p.starts).toBe(2);
+    // 4 of 50 runs, and moves next to nothing: two readings of ten minutes.
+    expect(p.idling).toBe(1200);
+    expect(p.drift).toBeNull();
+    const worn = profile(steady(Array.from({ length: 200 }, (_, i) => (i < 100 ? 50 : 45))), flowLog);
+    expect(worn.drift).toBeCloseTo(-0.1, 12);
+  });
+  it('a start after a gap is not counted: nobody saw it', () => {
+    const p = profile(
+      [0, 10, 20, 400, 410, 420].map((time) => ({ time, value: time < 100 ? 0 : 5 })),
+      flowLog,
+    );
+    expect([p.starts, p.gaps.length]).toEqual([0, 1]);
+  });
+  it('the outline keeps every peak and trough, however many readings', () => {
+    const values = Array.from({ length: 5000 }, (_, i) => (i === 3333 ? 80 : i === 1234 ? 3 : 40));
+    const p = profile(steady(values, 1), flowLog);
+    expect(p.outline.length).toBeLessThanOrEqual(400);
+    expect(Math.max(...p.outline.map((o) => o[2]))).toBe(80);
+    expect(Math.min(...p.outline.map((o) => o[1]))).toBe(3);
+  });
+});
+
+describe('a logger’s clock', () => {
+  const at = (text: string): number => Date.parse(`${text}Z`) / 1000;
+  const every = (from: string, minutes: number, count: number): number[] =>
+    Array.from({ length: count }, (_, i) => at(from) + 60 * minutes * i);
+  it('put back in autumn: the hour that comes twice is two hours', () => {
+    const night = Float64Array.from([...every('2026-10-25T01:00:00', 10, 12), ...every('2026-10-25T02:00:00', 10, 12)]);
+    expect(physics.settleClock(night, true)).toEqual({ back: 1, forward: 0, midnights: 0 });
+    expect(Array.from(night.subarray(1), (t, i) => t - (night[i] ?? 0)).every((d) => d === 600)).toBe(true);
+  });
+  it('put forward in spring: the hour that is missing was none; on another night it is a gap', () => {
+    const night = (day: string) =>
+      Float64Array.from([...every(`${day}T01:00:00`, 10, 6), ...every(`${day}T03:00:00`, 10, 6)]);
+    const spring = night('2026-03-29');
+    expect(physics.settleClock(spring, true)).toMatchObject({ forward: 1 });
+    expect((spring[6] ?? 0) - (spring[5] ?? 0)).toBe(600);
+    const monday = night('2026-03-30');
+    expect(physics.settleClock(monday, true)).toMatchObject({ forward: 0 });
+    expect((monday[6] ?? 0) - (monday[5] ?? 0)).toBe(4200);
+  });
+  it('times of day without a date run past midnight', () => {
+    const times = Float64Array.from([86_000, 86_200, 0, 200]);
+    expect(physics.settleClock(times, false)).toMatchObject({ midnights: 1 });
+    expect([...times]).toEqual([86_000, 86_200, 86_400, 86_600]);
+  });
+  it('a clock that runs on is left as it is', () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 1, max: 1500 }), { minLength: 3, maxLength: 50 }), (steps) => {
+        let t = 1.8e9;
+        const times = Float64Array.from(steps, (d) => (t += d));
+        const before = [...times];
+        physics.settleClock(times, true);
+        expect([...times]).toEqual(before);
+      }),
     );
   });
 });

@@ -101,7 +101,7 @@ describe('a fit', () => {
 describe('a log', () => {
   const profile = (samples: readonly physics.Sample[]) => {
     const of = { kind: 'flow', control: 'none', magnetising: 0.4, presentRatio } as const;
-    const reading = physics.profileFromLog(samples, of);
+    const reading = physics.profileFromLog(physics.seriesOf(samples), of);
     return reading.ok ? reading.profile : expect.fail(reading.message);
   };
   it('that has every reading twice has no gaps', () => {

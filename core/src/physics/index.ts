@@ -22,6 +22,7 @@ export * from './mechanics/conveying';
 export * from './measuring/readings';
 export * from './mechanics/duty';
 export * from './machine/heat';
+export * from './measuring/clock';
 export * from './measuring/log';
 export * from './machine/circuit';
 export * from './machine/fed';

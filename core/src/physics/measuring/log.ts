@@ -1,9 +1,16 @@
 import type { FlowControl } from '../../contract';
+import { usualStep } from './clock';
 
 /** One reading of a logger: seconds from any beginning, and the value. */
 export interface Sample {
   readonly time: number;
   readonly value: number;
+}
+
+/** A logger's readings in order of time: s from any beginning, and the values; one as long as the other. */
+export interface Series {
+  readonly times: Float64Array;
+  readonly values: Float64Array;
 }
 
 export interface LogOptions {
@@ -29,6 +36,16 @@ export interface LoggedProfile {
   readonly gaps: readonly { readonly from: number; readonly to: number }[];
   /** Readings above the flow of the demand by more than a fifth. */
   readonly above: number;
+  /** The highest reading, and when. */
+  readonly peak: Sample;
+  /** Times it began to run, gaps apart. */
+  readonly starts: number;
+  /** Seconds it ran and did next to nothing. */
+  readonly idling: number;
+  /** Mean while running over the last tenth of the readings ÷ that over the first, less one; null where too short. */
+  readonly drift: number | null;
+  /** Least and most in each of some hundred pieces of the time: no peak is lost. */
+  readonly outline: readonly (readonly [time: number, least: number, most: number])[];
 }
 
 export type LogReading =
@@ -39,19 +56,43 @@ const hoursOfYear = 8760;
 const standingBelow = 0.03;
 const step = 0.05;
 
+/** Share of full flow below which a running machine idles (common practice). */
+const idlingBelow = 0.12;
+/** Pieces of the outline, and readings from which a drift is told. */
+const [pieces, longEnough] = [400, 100];
+
+/** Readings in order of their time: as they are, where they already stand so. */
+export function inOrder(series: Series): Series {
+  const { times, values } = series;
+  if (times.every((t, i) => i === 0 || t >= (times[i - 1] ?? 0))) return series;
+  const order = Uint32Array.from(times, (_, i) => i).sort((a, b) => (times[a] ?? 0) - (times[b] ?? 0));
+  return {
+    times: Float64Array.from(order, (i) => times[i] ?? 0),
+    values: Float64Array.from(order, (i) => values[i] ?? 0),
+  };
+}
+
+/** Readings in any order, sorted. */
+export const seriesOf = (samples: readonly Sample[]): Series =>
+  inOrder({
+    times: Float64Array.from(samples, (s) => s.time),
+    values: Float64Array.from(samples, (s) => s.value),
+  });
+
 /**
  * Sorts a log into hours a year at each flow. A reading stands until the next one; where the next is later than four
- * usual
- * intervals, the time between is a gap and counts for nothing. The year is taken to go as the time covered did.
- * Samples in any order; times in s, finite.
+ * usual intervals, the time between is a gap and counts for nothing. The year is taken to go as the time covered did.
+ * Times in s, finite, rising.
  */
-export function profileFromLog(samples: readonly Sample[], options: LogOptions): LogReading {
-  const sorted = samples.toSorted((a, b) => a.time - b.time);
-  const first = sorted[0];
-  const last = sorted.at(-1);
-  if (!first || !last || sorted.length < 3 || last.time - first.time < 1)
+export function profileFromLog({ times, values }: Series, options: LogOptions): LogReading {
+  const count = times.length;
+  const [begin, end] = [times[0] ?? 0, times[count - 1] ?? 0];
+  if (count < 3 || end - begin < 1)
     return { ok: false, message: 'A log needs at least three readings over more than a second.' };
-  const full = options.full ?? sorted.reduce((most, s) => Math.max(most, s.value), 0);
+  let most = 0;
+  for (let i = 1; i < count; i++) if ((values[i] ?? 0) > (values[most] ?? 0)) most = i;
+  const peak = { time: times[most] ?? 0, value: values[most] ?? 0 };
+  const full = options.full ?? Math.max(0, peak.value);
   if (!(full > 0)) return { ok: false, message: 'Every value of the log is zero or below: is it the right column?' };
   if (options.kind !== 'flow' && (options.control === 'none' || options.control === 'bypass'))
     return {
@@ -60,36 +101,88 @@ export function profileFromLog(samples: readonly Sample[], options: LogOptions):
         `A log of ${options.kind} tells the flow only where flow changes it: say ` +
         `how flow is controlled (damper, vanes, valve, on and off).`,
     };
-  const intervals = sorted.slice(1).map((s, i) => s.time - (sorted[i]?.time ?? 0));
-  // What is nearer together than a millisecond is one reading twice.
-  const usual = median(intervals.filter((d) => d >= 1e-3));
+  const usual = usualStep(times);
+  const flowAt = flowTable(options);
   const seconds = new Map<number, number>();
   const gaps: { from: number; to: number }[] = [];
-  let covered = 0;
-  let standing = 0;
-  let above = 0;
-  for (const [i, sample] of sorted.entries()) {
-    const stands = intervals[i] ?? usual;
+  const tenth = Math.floor(count / 10);
+  const [first, last] = [
+    { sum: 0, time: 0 },
+    { sum: 0, time: 0 },
+  ];
+  let [covered, standing, above, starts, idling] = [0, 0, 0, 0, 0];
+  let ran: boolean | undefined;
+  for (let i = 0; i < count; i++) {
+    const time = times[i] ?? 0;
+    const value = values[i] ?? 0;
+    const stands = i + 1 < count ? (times[i + 1] ?? 0) - time : usual;
     const gap = stands > 4 * usual;
-    const next = sorted[i + 1];
-    if (gap && next) gaps.push({ from: sample.time, to: next.time });
-    const time = gap ? usual : stands;
-    covered += time;
-    const flow = flowOf(sample.value / full, options);
-    if (flow === undefined || flow < standingBelow) {
-      standing += time;
+    if (gap && i + 1 < count) gaps.push({ from: time, to: time + stands });
+    const length = gap ? usual : stands;
+    covered += length;
+    const flow = flowAt(value / full);
+    const runs = flow >= standingBelow;
+    if (runs && ran === false) starts++;
+    ran = gap ? undefined : runs;
+    if (!runs) {
+      standing += length;
       continue;
     }
     if (flow > 1.2) above++;
-    const bin = Math.max(step, Math.round(Math.min(flow, 2) / step) * step);
-    seconds.set(bin, (seconds.get(bin) ?? 0) + time);
+    if (flow < idlingBelow) idling += length;
+    const part = i < tenth ? first : i >= count - tenth ? last : undefined;
+    if (part) {
+      part.sum += value * length;
+      part.time += length;
+    }
+    const bin = Math.max(1, Math.round(Math.min(flow, 2) / step));
+    seconds.set(bin, (seconds.get(bin) ?? 0) + length);
   }
   const perYear = hoursOfYear / covered;
   const rows = [...seconds]
     .toSorted((a, b) => a[0] - b[0])
-    .map(([flow, time]) => ({ hours: Math.round(time * perYear), flow: Number(flow.toFixed(2)) }))
+    .map(([bin, time]) => ({ hours: Math.round(time * perYear), flow: Number((bin * step).toFixed(2)) }))
     .filter((row) => row.hours > 0);
-  return { ok: true, profile: { rows, full, span: last.time - first.time, covered, standing, gaps, above } };
+  const told = count >= longEnough && first.time > 0 && last.time > 0 && first.sum > 0;
+  const drift = told ? last.sum / last.time / (first.sum / first.time) - 1 : null;
+  const facts = { full, span: end - begin, covered, standing, gaps, above, peak, starts, idling, drift };
+  return { ok: true, profile: { rows, ...facts, outline: outlineOf({ times, values }) } };
+}
+
+/** Least and most value in each piece of the time. */
+function outlineOf({ times, values }: Series): [number, number, number][] {
+  const [begin, end] = [times[0] ?? 0, times.at(-1) ?? 0];
+  const width = (end - begin) / pieces || 1;
+  const outline: [number, number, number][] = [];
+  let piece = -1;
+  for (let i = 0; i < times.length; i++) {
+    const value = values[i] ?? 0;
+    const at = Math.min(pieces - 1, Math.floor(((times[i] ?? 0) - begin) / width));
+    const now = at === piece ? outline.at(-1) : undefined;
+    if (now) {
+      if (value < now[1]) now[1] = value;
+      if (value > now[2]) now[2] = value;
+    } else {
+      outline.push([times[i] ?? 0, value, value]);
+      piece = at;
+    }
+  }
+  return outline;
+}
+
+/** Flow for a value as a share of full, 0 where the machine stands; looked up where a curve must be turned round. */
+function flowTable(options: LogOptions): (share: number) => number {
+  if (options.kind === 'flow') return (share) => (share >= standingBelow ? share : 0);
+  const [cells, widest] = [2000, 2];
+  const table = Float64Array.from({ length: cells + 2 }, (_, i) => flowOf((i * widest) / cells, options) ?? 0);
+  return (share) => {
+    if (!(share >= standingBelow)) return 0;
+    const x = Math.min(cells, (share / widest) * cells);
+    const i = Math.floor(x);
+    const [a, b] = [table[i] ?? 0, table[i + 1] ?? 0];
+    // Beside a jump (switched on or off) nothing lies between.
+    return Math.abs(b - a) > 0.5 ? a : a + (x - i) * (b - a);
+  };
 }
 
 /** Flow as a share of full from a value as a share of full; undefined where the machine stands. */
@@ -116,9 +209,4 @@ function inverse(taken: (flow: number) => number, ratio: number): number {
     else high = mid;
   }
   return (low + high) / 2;
-}
-
-function median(values: readonly number[]): number {
-  const sorted = values.toSorted((a, b) => a - b);
-  return sorted[Math.floor(sorted.length / 2)] ?? 1;
 }

@@ -5,6 +5,7 @@
   import { useDesk } from '$lib/desk/desk.svelte';
   import { putAt } from '$lib/desk/paths';
   import { readLogFile } from '$lib/solver';
+  import Chart from '$lib/ui/Chart.svelte';
   import Mark from '$lib/ui/Mark.svelte';
   import FilePick from '$lib/ui/FilePick.svelte';
   import Fold from '$lib/ui/Fold.svelte';
@@ -23,7 +24,7 @@
   let value = $state<number | undefined>(undefined);
   let file = $state.raw<LogFile | null>(null);
   let taken = $state('');
-  const largest = 25 * 1024 * 1024;
+  const largest = 60 * 1024 * 1024;
 
   const controls = ['outlet-damper', 'inlet-vane', 'throttle-valve', 'bypass', 'on-off', 'two-speed'] as const;
   const control = (): FlowControl => controls.find((c) => c === desk().value('speed.control')) ?? 'none';
@@ -50,13 +51,14 @@
     if (picked.size > largest) {
       file = {
         ok: false,
-        message: 'It is larger than 25 MB: thin it out to a reading a minute.',
+        message: 'It is larger than 60 MB: thin it out to a reading a second.',
         headings: [],
         time: 0,
         value: 1,
         rows: 0,
         bad: 0,
         errors: [],
+        clock: null,
         profile: null,
       };
       return;
@@ -75,6 +77,20 @@
   }
 
   const days = (seconds: number): string => `${(seconds / 86400).toFixed(1)} days`;
+  const shown = (value: number): string => Number(value.toPrecision(4)).toLocaleString('en');
+  type Profile = NonNullable<LogFile['profile']>;
+  const outlined = (p: Profile, key: 1 | 2): [number, number][] =>
+    p.outline.map((o) => [(o[0] - (p.outline[0]?.[0] ?? 0)) / 86400, o[key]]);
+  const clockWords = $derived.by(() => {
+    const clock = file?.clock;
+    if (!clock) return '';
+    const hours = [
+      clock.back > 0 && 'put back an hour in autumn',
+      clock.forward > 0 && 'put forward an hour in spring',
+    ].filter(Boolean);
+    const said = hours.length > 0 ? `Its clock was ${hours.join(' and ')}: set straight.` : '';
+    return `${said} ${clock.midnights > 0 ? `It ran past midnight ${clock.midnights} times.` : ''}`.trim();
+  });
   const percent = (share: number): string => `${(share * 100).toFixed(0)} %`;
 </script>
 
@@ -140,6 +156,28 @@
           : `${p.gaps.length} gap${p.gaps.length > 1 ? 's' : ''} of ${days(p.gaps.reduce((s, g) => s + g.to - g.from, 0))} in all count for nothing.`}
         {p.above > 0 ? `${p.above} readings are more than a fifth above the demand’s flow.` : ''}
       </p>
+      <p>
+        Highest {shown(p.peak.value)} after {days(p.peak.time - (p.outline[0]?.[0] ?? 0))}; {p.starts}
+        {p.starts === 1 ? 'start' : 'starts'}; it idled {percent(p.idling / p.covered)} of the time.
+        {p.drift === null || Math.abs(p.drift) < 0.03
+          ? ''
+          : `While running it stood ${percent(Math.abs(p.drift))} ${p.drift > 0 ? 'higher' : 'lower'} at the end than at the beginning: wear, dirt, or another duty.`}
+        {clockWords}
+      </p>
+      <div class="my-2">
+        <Chart
+          title="The log"
+          x="days"
+          y={file.headings[file.value] ?? 'value'}
+          aside={80}
+          height={200}
+          series={[
+            { name: 'most', points: outlined(p, 2) },
+            { name: 'least', points: outlined(p, 1), muted: true },
+          ]}
+          summary={`Highest ${shown(p.peak.value)}; every peak is drawn.`}
+        />
+      </div>
       <Table class="dense my-1 max-w-[320px]">
         <thead><tr><th class="n">Flow</th><th class="n">Hours a year</th></tr></thead>
         <tbody
