@@ -141,6 +141,19 @@ describe('demand', () => {
   });
 });
 
+describe('what is given for a saving', () => {
+  it('counts once: in the net present value as it is, off the simple payback, in no yearly sum', () => {
+    const [none, r] = [told(), told({ incentive: 1500 })];
+    expect(at(r, 'netPresentValue') - at(none, 'netPresentValue')).toBeCloseTo(1500, 6);
+    expect(at(r, 'payback')).toBeCloseTo(7500 / at(none, 'savedMoney'), 9);
+    expect(at(r, 'benefit')).toBe(at(none, 'benefit'));
+    expect(at(r, 'internalRate')).toBeGreaterThan(at(none, 'internalRate'));
+    expect(at(r, 'netPresentLow')).toBeGreaterThan(at(none, 'netPresentLow'));
+    const chosen = r.cost?.options.find((o) => o.kind === 'replace-drive');
+    expect(chosen?.netPresentValue).toBeCloseTo(at(r, 'netPresentValue'), 3);
+  });
+});
+
 describe('the band', () => {
   const around = { least: 0.5, usual: 1, most: 1.5 };
   it('a triangle: its middle, its ends, a tenth of the way', () => {

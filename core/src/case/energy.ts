@@ -137,6 +137,8 @@ export const money = z.strictObject({
   life: number({ above: 0, max: 100 }, 15).optional(),
   /** Price by time of the week: every minute of it once. It takes the place of `energyPrice`. */
   tariff: tariff.optional(),
+  /** Paid once by whoever rewards the saving: a typed amount, never guessed. */
+  incentive: number({ min: 0, max: 1e9 }, 1500).optional(),
   /** What the demand price is paid for: real or apparent power. */
   demandBasis: oneOf(demandBases).optional(),
   /** Power factor below which the demand billed goes up in proportion. */

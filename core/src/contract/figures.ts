@@ -289,6 +289,7 @@ const cost = {
   'cost.newPowerFactor': ['1', 'Power factor at the peak, new'],
   'cost.oldDemand': ['kW', 'Demand billed, now'],
   'cost.newDemand': ['kW', 'Demand billed, new'],
+  'cost.once': ['money', 'Spent once besides the cost'],
   'cost.ratchetLoss': ['money', 'Kept by the ratchet in the first year'],
   'cost.savedEnergy': ['kWh/a', 'Saved energy'],
   'cost.savedMoney': ['1/a', 'Saved money'],

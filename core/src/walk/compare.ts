@@ -16,6 +16,8 @@ interface Way extends Pick<CostOption, 'kind' | 'name' | 'motor' | 'method' | 'o
   readonly cost: number;
   readonly index: boolean;
   readonly life: number;
+  /** Spent once besides, less what is given: known of what the case chose. */
+  readonly once?: number;
 }
 
 const names: Readonly<Record<Kind, string>> = {
@@ -62,12 +64,12 @@ export function compareWays(
   if (!base) return { account, options: [] };
   const options = sums.map(({ way, energy, carbon, demand, bill, spent, lifeCycle }): CostOption => {
     const [more, saved] = [way.cost - base.way.cost, base.bill - bill];
-    const { runner: _, life, ...said } = way;
+    const { runner: _, life, once = 0, ...said } = way;
     return {
       ...said,
       ...{ energy, carbon, demand, bill, spent, lifeCycle },
       life: Number.isFinite(life) ? life : null,
-      netPresentValue: base.lifeCycle - lifeCycle,
+      netPresentValue: base.lifeCycle - lifeCycle - once,
       payback: more > 0 && saved > 0 ? more / saved : null,
     };
   });
@@ -110,6 +112,7 @@ function waysFor(walk: Walk, needs: Needs, subject: Subject, offered: readonly M
         runner: mine ? told.after : runnerOf(needs, motor, method, method === 'drive' ? bySpeed : present, told),
         cost: mine ? investment : scale * price,
         index: mine ? indexed : true,
+        ...(mine && { once: told.worth?.once ?? 0 }),
       },
     ];
   };

@@ -85,6 +85,19 @@ export const ratchetLoss = law({
   of: ({ r, D_old, D_new, d }) => 11 * d * Math.max(0, r * D_old - D_new),
 });
 
+/** Spent once besides the cost: what a ratchet keeps, less what is given for the saving; may be below 0. */
+export const spentOnce = law({
+  name: 'Spent once besides the cost',
+  symbol: 'L',
+  unit: 'money',
+  takes: { R: 'money', S: 'money' },
+  formula: 'R - S',
+  source: bill,
+  range: { R: notNegative, S: notNegative },
+  example: { of: { R: 440, S: 1500 }, gives: -1060, from: 'by hand' },
+  of: ({ R, S }) => R - S,
+});
+
 /** Power factor of a three-phase motor from what it takes. */
 export const powerFactorOf = law({
   name: 'Power factor',

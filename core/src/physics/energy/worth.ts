@@ -13,7 +13,7 @@ export interface Worth {
   readonly inflation: number;
   /** Years after which it is bought again; the share not used up at the end is worth its straight line. */
   readonly life: number;
-  /** Spent once more in the first year, and never again. */
+  /** Spent once more in the first year, and never again; below 0 where more is given. */
   readonly once: number;
 }
 
@@ -109,7 +109,7 @@ export const netPresentValue = law({
   takes: { B: '1/a', a_n: '1', M: 'money', r_n: '1', L: 'money' },
   formula: 'B * a_n - M * r_n - L',
   source: accounts,
-  range: { B: any, a_n: notNegative, M: any, r_n: notNegative, L: notNegative },
+  range: { B: any, a_n: notNegative, M: any, r_n: notNegative, L: any },
   example: { of: { B: 3000, a_n: 7.0236, M: 12000, r_n: 1, L: 440 }, gives: 8630.8, from: 'by hand' },
   of: ({ B, a_n, M, r_n, L }) => B * a_n - M * r_n - L,
 });

@@ -67,7 +67,7 @@ export function tellBand({ input, w }: Walk, banded: Banded): MoneyCurves {
     after(load, row[4] ?? 1, b);
     const less = (key: number): number => (a[key] ?? 0) - (b[key] ?? 0);
     const year = hours * price * less(0) + 12 * banded.demandPrice * price * less(2) + hours * banded.carbon * less(1);
-    const spent = worth.cost * (row[5] ?? 1) * spentOnce + worth.once * price;
+    const spent = worth.cost * (row[5] ?? 1) * spentOnce + worth.once;
     return still + (year - banded.maintenance) * factor - spent;
   };
   const list = names.map((n) => inputs[n]);

@@ -270,7 +270,16 @@ function money(walk: Walk, subject: Subject, compared: boolean): Worth | undefin
   const worth = tellWorth(walk, compared);
   const saved = w.value('cost.savedMoney');
   if (saved !== undefined && saved > 0 && w.value('cost.investment') !== undefined)
-    w.figure('cost.payback', payback, { M: 'cost.investment', dM: 'cost.savedMoney' });
+    w.figure('cost.payback', payback, {
+      M:
+        m?.incentive === undefined
+          ? 'cost.investment'
+          : {
+              value: q((w.value('cost.investment') ?? 0) - m.incentive, 'money'),
+              text: 'cost less what is given for it',
+            },
+      dM: 'cost.savedMoney',
+    });
   return worth;
 }
 

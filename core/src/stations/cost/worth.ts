@@ -10,6 +10,7 @@ import {
   lifeCycleCost,
   netPresentValue,
   spendings,
+  spentOnce,
   yearlyBenefit,
   type Worth,
 } from '../../physics';
@@ -65,9 +66,12 @@ export function tellWorth(walk: Walk, compared: boolean): Worth | undefined {
     m: kept,
   });
   if (benefit === undefined) return undefined;
-  const once: Given<'money'> | 'cost.ratchetLoss' = w.figures.has('cost.ratchetLoss')
+  const ratchet: Given<'money'> | 'cost.ratchetLoss' = w.figures.has('cost.ratchetLoss')
     ? 'cost.ratchetLoss'
     : { value: q(0, 'money'), text: 'no ratchet' };
+  if (m?.incentive !== undefined)
+    w.figure('cost.once', spentOnce, { R: ratchet, S: field('money.incentive', q(m.incentive, 'money')) });
+  const once = w.figures.has('cost.once') ? 'cost.once' : ratchet;
   const net = w.figure(
     'cost.netPresentValue',
     netPresentValue,
@@ -75,7 +79,14 @@ export function tellWorth(walk: Walk, compared: boolean): Worth | undefined {
     { say: (v) => inThree(v, input) },
   );
   tellLifeCycle(walk, priced ? carbonPrice.value : undefined);
-  const worth: Worth = { cost, benefit, years, inflation, life, once: w.value('cost.ratchetLoss') ?? 0 };
+  const worth: Worth = {
+    cost,
+    benefit,
+    years,
+    inflation,
+    life,
+    once: w.value('cost.once') ?? w.value('cost.ratchetLoss') ?? 0,
+  };
   const put = { B: 'cost.benefit', M: 'cost.investment' } as const;
   const taken = (id: 'cost.presentFactor' | 'cost.spendings') => w.figures.get(id)?.assumed ?? [];
   const rises = taken('cost.presentFactor').filter((a) => a.field === 'money.inflation');

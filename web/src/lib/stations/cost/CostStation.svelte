@@ -40,6 +40,7 @@
     <NumberField shareTo={0.5} path="money.inflation" label="Prices rise a year by" placeholder="0.02" />
     <NumberField path="money.life" label="Bought again after years" placeholder="15" />
     <NumberField shareTo={0.5} path="money.discountRate" label="Discount rate" placeholder="0.07" />
+    <NumberField path="money.incentive" label="Given for it, once" placeholder="1500" />
     <ChoiceField
       path="rules.efficiencyBasis"
       label="Efficiency compared by"
@@ -102,6 +103,7 @@
       'cost.newDemand',
       'cost.savedMoney',
       'cost.ratchetLoss',
+      'cost.once',
       'cost.savedCarbon',
       'cost.investment',
       'cost.payback',
