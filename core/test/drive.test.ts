@@ -493,3 +493,34 @@ it.each([
   expect(reading.errors.map((e) => e.path)).toContain(path);
   expect(reading.errors.find((e) => e.path === path)?.message).toContain(words);
 });
+
+describe('a drive for a motor, by what is published', () => {
+  // Apparent power of the drive that goes with a motor rating at 400 V: Regulation (EU) 2019/1781, annex I, the table of
+  // reference losses, which is that of IEC 61800-9-2 (from memory). Motors of another class differ by some per cent.
+  it.each([
+    [4, 5.44],
+    [11, 14.4],
+    [15, 19.5],
+    [22, 28.3],
+    [30, 38.2],
+    [45, 56.9],
+    [75, 92.8],
+    [110, 135],
+    [160, 196],
+    [250, 302],
+  ])('%f kW at full load asks %f kVA', (kilowatts, apparent) => {
+    const demand = { kind: 'power', power: `${kilowatts} kW`, speed: '1480 rpm' } as const;
+    const r = pump(
+      { duty: 'normal' },
+      {
+        load: { machine: 'centrifugal-pump', demand },
+        motor: { catalogue: `iec-ip55-ie3-${kilowatts}kW-4p` },
+      },
+    );
+    const kva = (id: string): number => (Math.sqrt(3) * 400 * figure(r, id)) / 1000;
+    expect(Math.abs(kva('drive.requiredCurrent') / apparent - 1)).toBeLessThan(0.06);
+    // The size of the ladder that is named carries it, and is no more than the next step beyond.
+    expect(kva('drive.ratedCurrent')).toBeGreaterThan(0.98 * kva('drive.requiredCurrent'));
+    expect(kva('drive.ratedCurrent')).toBeLessThan(1.35 * apparent);
+  });
+});
