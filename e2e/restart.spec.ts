@@ -47,8 +47,16 @@ async function save(name: string): Promise<string> {
   return id;
 }
 
-const kept = async (id: string): Promise<string> =>
-  (await (await fetch(`${base}/api/v1/revisions/${id}`)).json()).caseText.name;
+/** A revision's name as the server has it; while it says that it is not ready, it is asked again. */
+async function kept(id: string): Promise<string> {
+  for (let i = 0; ; i++) {
+    const answer = await fetch(`${base}/api/v1/revisions/${id}`);
+    if (answer.status === 200) return (await answer.json()).caseText.name;
+    await answer.arrayBuffer();
+    if (answer.status !== 503 || i >= 20) return `status ${answer.status}`;
+    await new Promise((done) => setTimeout(done, 250));
+  }
+}
 
 test.afterAll(() => {
   server?.kill('SIGTERM');
