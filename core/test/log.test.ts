@@ -144,6 +144,9 @@ describe('a logger’s readings become hours a year', () => {
     expect(p.drift).toBeNull();
     const worn = profile(steady(Array.from({ length: 200 }, (_, i) => (i < 100 ? 50 : 45))), flowLog);
     expect(worn.drift).toBeCloseTo(-0.1, 12);
+    // Another mix of duties is no drift: full by day at first, mostly half later, but full is full.
+    const mixed = Array.from({ length: 400 }, (_, i) => (i % 10 < (i < 200 ? 8 : 3) ? 50 : 25));
+    expect(profile(steady(mixed), flowLog).drift).toBeCloseTo(0, 12);
   });
   it('a start after a gap is not counted: nobody saw it', () => {
     const p = profile(

@@ -42,7 +42,10 @@ export interface LoggedProfile {
   readonly starts: number;
   /** Seconds it ran and did next to nothing. */
   readonly idling: number;
-  /** Mean while running over the last tenth of the readings ÷ that over the first, less one; null where too short. */
+  /**
+   * How high it stands while running hardest, the last quarter of the readings ÷ the first, less one; null where too
+   * short. By the ninetieth of a hundred, so that another mix of duties moves it little.
+   */
   readonly drift: number | null;
   /** Least and most in each of some hundred pieces of the time: no peak is lost. */
   readonly outline: readonly (readonly [time: number, least: number, most: number])[];
@@ -105,11 +108,6 @@ export function profileFromLog({ times, values }: Series, options: LogOptions): 
   const flowAt = flowTable(options);
   const seconds = new Map<number, number>();
   const gaps: { from: number; to: number }[] = [];
-  const tenth = Math.floor(count / 10);
-  const [first, last] = [
-    { sum: 0, time: 0 },
-    { sum: 0, time: 0 },
-  ];
   let [covered, standing, above, starts, idling] = [0, 0, 0, 0, 0];
   let ran: boolean | undefined;
   for (let i = 0; i < count; i++) {
@@ -130,11 +128,6 @@ export function profileFromLog({ times, values }: Series, options: LogOptions): 
     }
     if (flow > 1.2) above++;
     if (flow < idlingBelow) idling += length;
-    const part = i < tenth ? first : i >= count - tenth ? last : undefined;
-    if (part) {
-      part.sum += value * length;
-      part.time += length;
-    }
     const bin = Math.max(1, Math.round(Math.min(flow, 2) / step));
     seconds.set(bin, (seconds.get(bin) ?? 0) + length);
   }
@@ -143,10 +136,21 @@ export function profileFromLog({ times, values }: Series, options: LogOptions): 
     .toSorted((a, b) => a[0] - b[0])
     .map(([bin, time]) => ({ hours: Math.round(time * perYear), flow: Number((bin * step).toFixed(2)) }))
     .filter((row) => row.hours > 0);
-  const told = count >= longEnough && first.time > 0 && last.time > 0 && first.sum > 0;
-  const drift = told ? last.sum / last.time / (first.sum / first.time) - 1 : null;
+  const drift = driftOf(values, standingBelow * full);
   const facts = { full, span: end - begin, covered, standing, gaps, above, peak, starts, idling, drift };
   return { ok: true, profile: { rows, ...facts, outline: outlineOf({ times, values }) } };
+}
+
+/** Height of the hardest running in the last quarter of the values ÷ that in the first, less one. */
+function driftOf(values: Float64Array, least: number): number | null {
+  const quarter = Math.floor(values.length / 4);
+  if (values.length < longEnough) return null;
+  const high = (part: Float64Array): number | undefined => {
+    const running = part.filter((v, i) => v > least && i % Math.ceil(quarter / 5000) === 0).sort();
+    return running[Math.floor(0.9 * running.length)];
+  };
+  const [first, last] = [high(values.subarray(0, quarter)), high(values.subarray(-quarter))];
+  return first !== undefined && last !== undefined && first > 0 ? last / first - 1 : null;
 }
 
 /** Least and most value in each piece of the time. */

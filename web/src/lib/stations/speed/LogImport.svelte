@@ -79,8 +79,24 @@
   const days = (seconds: number): string => `${(seconds / 86400).toFixed(1)} days`;
   const shown = (value: number): string => Number(value.toPrecision(4)).toLocaleString('en');
   type Profile = NonNullable<LogFile['profile']>;
-  const outlined = (p: Profile, key: 1 | 2): [number, number][] =>
-    p.outline.map((o) => [(o[0] - (p.outline[0]?.[0] ?? 0)) / 86400, o[key]]);
+  /** Least and most over the time, broken where the log has gaps; the last piece first, for it bears the name. */
+  function outlined(p: Profile) {
+    const begin = p.outline[0]?.[0] ?? 0;
+    const seen = p.gaps.filter((g) => g.to - g.from > p.span / 200);
+    const pieces = [-Infinity, ...seen.map((g) => g.to)].map((from, i) => {
+      const to = seen[i]?.from ?? Infinity;
+      return p.outline.filter(([t]) => t >= from && t <= to);
+    });
+    const line = (piece: Profile['outline'], key: 1 | 2) =>
+      piece.map((o): [number, number] => [(o[0] - begin) / 86400, o[key]]);
+    return pieces
+      .filter((piece) => piece.length > 0)
+      .toReversed()
+      .flatMap((piece, i) => [
+        { name: 'logged', points: line(piece, 2), part: i > 0 },
+        { name: 'least', points: line(piece, 1), muted: true, part: true },
+      ]);
+  }
   const clockWords = $derived.by(() => {
     const clock = file?.clock;
     if (!clock) return '';
@@ -161,7 +177,7 @@
         {p.starts === 1 ? 'start' : 'starts'}; it idled {percent(p.idling / p.covered)} of the time.
         {p.drift === null || Math.abs(p.drift) < 0.03
           ? ''
-          : `While running it stood ${percent(Math.abs(p.drift))} ${p.drift > 0 ? 'higher' : 'lower'} at the end than at the beginning: wear, dirt, or another duty.`}
+          : `Running hardest it stood ${percent(Math.abs(p.drift))} ${p.drift > 0 ? 'higher' : 'lower'} at the end than at the beginning: wear, dirt, or another duty.`}
         {clockWords}
       </p>
       <div class="my-2">
@@ -171,10 +187,7 @@
           y={file.headings[file.value] ?? 'value'}
           aside={80}
           height={200}
-          series={[
-            { name: 'most', points: outlined(p, 2) },
-            { name: 'least', points: outlined(p, 1), muted: true },
-          ]}
+          series={outlined(p)}
           summary={`Highest ${shown(p.peak.value)}; every peak is drawn.`}
         />
       </div>
