@@ -192,6 +192,16 @@ describe('a year’s account', () => {
       { numRuns: 40 },
     );
   });
+  it('what moves no flow has no flow to lose: a conveyor’s shaft power is its work', () => {
+    const conveyor = { machine: 'conveyor', demand: { kind: 'power', power: '6 kW', speed: '1450 rpm' } } as const;
+    const r = solved(
+      pump(
+        { control: 'none', need: 'fixed', profile: [{ hours: 4000, flow: 1 }] },
+        { load: conveyor, method: 'direct' },
+      ),
+    );
+    expect(r.cost?.account.map((a) => a.kind)).toEqual(['work', 'motor']);
+  });
   it('names what is there: a filter only behind a drive, a train only where there is one, a valve only where it holds', () => {
     const kinds = (r: ReturnType<typeof of>) => r.cost?.account.map((a) => a.kind) ?? [];
     const driven = of('throttle-valve', {}, 'drive');

@@ -2,7 +2,7 @@ import { commonPractice, definition } from '../../contract';
 import { field, prescribed } from '../../law';
 import { percent, wayOf, type FlowNeeds, type Walk, type YearRow } from '../../needs';
 import { curvedMachine, keptShare, leastLiftSpeed, typicalMachine, type CurvePoint } from '../../physics';
-import { usualFlowEfficiency, usualLowSpeed } from '../../practice';
+import { factsOf, usualFlowEfficiency, usualLowSpeed } from '../../practice';
 import { monotone, q, writeQuantity } from '../../quantity';
 
 const gravity = 9.80665;
@@ -60,7 +60,11 @@ export function askFlow(walk: Walk, rows: readonly YearRow[]): FlowNeeds {
   const flow = duty.flow ?? bestFlow(points);
   const head = duty.pressure ?? (typed ? along(points, 'head', flow) : undefined);
   const own = typed ? along(points, 'efficiency', flow) : undefined;
-  const efficiency = duty.efficiency ?? own ?? usualFlowEfficiency.value;
+  const loads = input.load?.machine;
+  const shape = input.load?.shape ?? factsOf(loads).shape;
+  // What moves no flow against a head has no such efficiency: all it takes is its work.
+  const moves = shape === 'quadratic' || loads === 'displacement-pump';
+  const efficiency = duty.efficiency ?? own ?? (moves ? usualFlowEfficiency.value : 1);
   const machine =
     typed && head !== undefined && head > 0
       ? curvedMachine(points, { flow, head, efficiency })
@@ -71,8 +75,7 @@ export function askFlow(walk: Walk, rows: readonly YearRow[]): FlowNeeds {
   const held = Math.max(kept, still);
   const machines = speed?.machines ?? 1;
   if (typed && head !== undefined) judgeCurve(walk, points, { flow, head, own: own ?? 0, duty }, rows);
-  const loads = input.load?.machine;
-  const lifts = held > 0 && (input.load?.shape ?? 'quadratic') === 'quadratic' && loads !== 'displacement-pump';
+  const lifts = held > 0 && shape === 'quadratic';
   if (lifts) {
     const least = w.figure('speed.leastLift', leastLiftSpeed, {
       s: { value: q(held, '1'), text: 'share of the head that is there without flow' },
