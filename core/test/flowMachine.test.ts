@@ -219,6 +219,12 @@ describe('a case', () => {
     expect(ratio({ staticFraction: 0.35, curve })).toBeCloseTo(0.363, 2);
     expect(ratio({ keptPressure: '2.942 bar' })).toBeGreaterThan(0.6);
   });
+  it('its own curve is what the sums cite; without one the published or the usual', () => {
+    const source = (speed: CaseText['speed'], id: string) => solved(pump(speed)).figures[id]?.source.title;
+    expect(source({ control: 'throttle-valve', curve }, 'cost.oldRatio')).toBe('The machine’s own curve');
+    expect(source({ control: 'throttle-valve' }, 'cost.oldRatio')).toBe('Typical centrifugal pump curve');
+    expect(source({ curve }, 'cost.shaftRatio')).toBe('The machine’s own curve');
+  });
   it('least speed that lifts, and a lowest speed below it: both sides', () => {
     expect(figure(solved(pump({ staticFraction: 0.7 })), 'speed.leastLift')).toBeCloseTo(0.748, 3);
     expect(raised({ staticFraction: 0.7, min: 0.74 })).toContain('speed.below-lift');

@@ -1,6 +1,6 @@
 import { starterPriceIndex } from '../../catalogue';
 import type { CostView, Curves, ProfilePoint } from '../../case';
-import type { Assumed } from '../../contract';
+import { definition, type Assumed } from '../../contract';
 import { noLoadShare } from '../../nameplate';
 import { assumed, field, prescribed, type Given } from '../../law';
 import {
@@ -103,7 +103,8 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
     return { curves: { flow: curves, money: null, machine }, ...by(), worth: undefined, account: [] };
   }
   const H = 'speed.hours';
-  const curve = controlCurves[needs.speed.control];
+  const { typed } = needs.speed.flow;
+  const curve = typed && needs.speed.control !== 'inlet-vane' ? undefined : controlCurves[needs.speed.control];
   for (const flow of [Math.min(...rows.map((r) => r.flow)), Math.max(...rows.map((r) => r.flow))].map((x) => q(x, '1')))
     if (curve) w.noteOutside(curve, { q: flow }, { q: field('speed.profile', flow) });
   w.figure(
@@ -111,8 +112,8 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
     meanInputRatio(rows.map((r) => newRow(r.hours, oldShare(r.flow)))),
     { H },
     {
-      source: curve?.source,
-      estimate: needs.speed.control === 'throttle-valve' && !needs.speed.flow.typed,
+      source: typed ? ownCurve : curve?.source,
+      estimate: needs.speed.control === 'throttle-valve' && !typed,
       assumed: unsaidOld(walk),
     },
   );
@@ -120,7 +121,7 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
     'cost.shaftRatio',
     meanInputRatio(rows.map((r) => newRow(r.hours, newPoint(r.flow).shaft))),
     { H },
-    { estimate: !needs.speed.flow.typed, assumed: unsaidNew(walk, needs) },
+    { source: typed ? ownCurve : undefined, estimate: !typed, assumed: unsaidNew(walk, needs) },
   );
   w.figure(
     'cost.newRatio',
@@ -182,6 +183,8 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
     .map((kind) => ({ kind, name: lossNames[kind], old: now[kind], new: next[kind] }));
   return { curves: { flow: curves, money: told, machine }, ...by(), worth, account };
 }
+
+const ownCurve = definition('The machine’s own curve', 'as typed; other speeds by similarity');
 
 /** Share of the flow work below which a loss is none. */
 const telling = 1e-6;

@@ -5,15 +5,18 @@
   interface Row {
     readonly hours: number;
     readonly flow: number;
+    /** Times of the week, as the case has them. */
+    readonly when?: Readonly<Record<string, Json>>;
   }
   const desk = useDesk();
   const rows = $derived.by((): readonly Row[] => {
-    const value: unknown = desk().value('speed.profile');
+    const value = desk().value('speed.profile');
     if (!Array.isArray(value)) return [];
-    return value.flatMap((r: unknown): Row[] => {
-      const hours = typeof r === 'object' && r !== null ? Number(Reflect.get(r, 'hours')) : NaN;
-      const flow = typeof r === 'object' && r !== null ? Number(Reflect.get(r, 'flow')) : NaN;
-      return Number.isFinite(hours) && Number.isFinite(flow) ? [{ hours, flow }] : [];
+    return value.flatMap((r): Row[] => {
+      if (typeof r !== 'object' || r === null || Array.isArray(r)) return [];
+      const { hours, flow, ...when } = r;
+      const [h, f] = [Number(hours ?? NaN), Number(flow ?? NaN)];
+      return Number.isFinite(h) && Number.isFinite(f) ? [{ hours: h, flow: f, when }] : [];
     });
   });
   /** Bars at tenths of flow: the year as it can be drawn. */
@@ -41,8 +44,8 @@
     const others = rows.filter((r) => Math.round(r.flow * 10) !== Math.round(flow * 10));
     const room = 8784 - others.reduce((s, r) => s + r.hours, 0);
     const whole = Math.min(room, Math.max(0, Math.round(hours / 50) * 50));
-    const next = [...others, ...(whole > 0 ? [{ hours: whole, flow }] : [])].sort((a, b) => a.flow - b.flow);
-    const json: Json = next.map((r) => ({ hours: r.hours, flow: r.flow }));
+    const next: Row[] = [...others, ...(whole > 0 ? [{ hours: whole, flow }] : [])].sort((a, b) => a.flow - b.flow);
+    const json: Json = next.map(({ hours, flow, when = {} }) => ({ hours, flow, ...when }));
     desk().change('speed.profile', (draft) => putAt(draft, 'speed.profile', next.length > 0 ? json : undefined));
   }
   function draw(e: PointerEvent): void {
