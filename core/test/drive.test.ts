@@ -495,8 +495,8 @@ it.each([
 });
 
 describe('a drive for a motor, by what is published', () => {
-  // Apparent power of the drive that goes with a motor rating at 400 V: Regulation (EU) 2019/1781, annex I, the table of
-  // reference losses, which is that of IEC 61800-9-2 (from memory). Motors of another class differ by some per cent.
+  // Apparent power of the drive that goes with a motor rating at 400 V: Regulation (EU) 2019/1781, annex I, the table
+  // of reference losses, which is that of IEC 61800-9-2 (from memory). Motors of another class differ by some per cent.
   it.each([
     [4, 5.44],
     [11, 14.4],
