@@ -100,6 +100,7 @@ describe('prices by time', () => {
       'money.tariff[1]',
       'has another price already from Sat 08:00',
     ],
+    ['nothing', [], 'money.tariff', 'needs a price for every time of the week'],
     ['no time of day', [{ from: '25:00', to: '24:00', price: 0.1 }], 'money.tariff[0].from', 'time of day'],
     ['below nothing', [{ from: '00:00', to: '24:00', price: -0.1 }], 'money.tariff[0].price', '0'],
   ])('%s is said at its place', (_, tariff, path, message) => {

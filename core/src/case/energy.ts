@@ -45,6 +45,7 @@ const tariff = z
   .min(1, { error: 'needs a price for every time of the week' })
   .max(100)
   .superRefine((rows, context) => {
+    if (rows.length === 0) return;
     const fault = tariffFault(
       rows.map((r) => ({ from: r.from.minutes % 1440, to: r.to.minutes, days: daysOf(r.days) })),
     );

@@ -9,10 +9,11 @@
   interface Props {
     /** Path of the list that the table becomes. */
     path: string;
-    label: string;
+    /** What is asked for; the list itself keeps its own name. */
+    ask: string;
     read: (bytes: Uint8Array) => TableReading;
   }
-  let { path, label, read }: Props = $props();
+  let { path, ask, read }: Props = $props();
   const desk = useDesk();
   let name = $state('');
   let told = $state.raw<TableReading | null>(null);
@@ -32,7 +33,7 @@
 </script>
 
 <div class="my-2 flex flex-wrap items-end gap-3">
-  <FilePick {label} accept=".csv,text/csv,text/plain" testid={path} onpick={(files) => void pick(files)} />
+  <FilePick label={ask} accept=".csv,text/csv,text/plain" testid={path} onpick={(files) => void pick(files)} />
   <div role="status" class="min-w-0 text-[13px]">
     {#if told?.ok}
       <p class="pb-1 text-quiet">Taken from {name}: {told.rows.length} rows.</p>

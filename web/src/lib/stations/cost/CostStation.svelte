@@ -63,7 +63,7 @@
     <p class="mb-2 text-[13px] text-quiet">
       Every minute of the week once; it takes the place of the energy price. A row may run past midnight.
     </p>
-    <TableImport path="money.tariff" label="Bring in a tariff" read={readTariffFile} />
+    <TableImport path="money.tariff" ask="Bring in a tariff" read={readTariffFile} />
     <Rows path="money.tariff" name="price" blank={{ from: '00:00', to: '24:00', days: 'all', price: 0.16 }} most={100}>
       {#snippet row(i)}
         <div class="grid grid-cols-2 gap-3 sm:grid-cols-4">

@@ -4,6 +4,7 @@
   import Group from '$lib/ui/Group.svelte';
   import LogImport from './LogImport.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
+  import Mark from '$lib/ui/Mark.svelte';
   import MachineChart from './MachineChart.svelte';
   import QuantityField from '$lib/ui/QuantityField.svelte';
   import TableImport from '$lib/ui/TableImport.svelte';
@@ -52,7 +53,7 @@
       Flow, head or pressure, and efficiency at the speed of the demand, from its data sheet. Without it a usual curve
       stands for the machine.
     </p>
-    <TableImport path="speed.curve" label="Bring in a curve" read={readCurveFile} />
+    <TableImport path="speed.curve" ask="Bring in a curve" read={readCurveFile} />
     <Rows
       path="speed.curve"
       name="point"
@@ -71,6 +72,11 @@
         </div>
       {/snippet}
     </Rows>
+    {#if desk().error('speed.curve')}
+      <p class="mt-1 flex items-center gap-2 text-[13px]" role="status">
+        <Mark state="fail" />The curve {desk().error('speed.curve')}
+      </p>
+    {/if}
   </Fold>
 </Group>
 <Group
