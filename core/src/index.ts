@@ -11,4 +11,5 @@ export { presentRatio, wayOf, type Needs } from './needs';
 export { findFirst, judge, judgeWhole, requirements, type Judged, type RequirementId } from './judge';
 export * as runs from './runs';
 export { enclosureTable, type Starting } from './stations';
+export * from './condition';
 export * from './walk';

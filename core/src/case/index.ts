@@ -8,3 +8,5 @@ export * from './carry';
 export * from './changes';
 export * from './errand';
 export * from './questions';
+export * from './reading';
+export * from './readingFields';

@@ -55,6 +55,21 @@ const measured = {
   'measured.loading': ['1', 'Load, share of rating'],
 } as const satisfies Record<`measured.${string}`, Told>;
 
+/** What a round's readings say of the motor's condition. */
+const condition = {
+  'condition.current': ['A', 'Current, mean of the phases'],
+  'condition.currentShare': ['1', 'Highest phase over the plate’s current'],
+  'condition.currentUnbalance': ['1', 'Unbalance of the currents'],
+  'condition.voltage': ['V', 'Voltage, mean of the phases'],
+  'condition.voltageShare': ['1', 'Voltage over the plate’s'],
+  'condition.voltageUnbalance': ['1', 'Unbalance of the voltages'],
+  'condition.insulation': ['ohm', 'Insulation resistance at 40 °C'],
+  'condition.rise': ['K', 'Bearing housing above the air'],
+  'condition.grease': ['g', 'Grease for a relubrication'],
+  'condition.greaseInterval': ['h', 'Hours between greasings'],
+  'condition.starts': ['1/h', 'Starts an hour since the reading before'],
+} as const satisfies Record<`condition.${string}`, Told>;
+
 /** How the old motor lived. */
 const history = {
   'history.life': ['a', 'Lasted'],
@@ -311,6 +326,7 @@ const cost = {
 export const figureTable = {
   ...plate,
   ...measured,
+  ...condition,
   ...history,
   ...replacement,
   ...load,

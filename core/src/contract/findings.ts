@@ -186,6 +186,23 @@ export const findingLevels = {
   'cost.not-worth-it': ['note'],
   'cost.uncertain': ['note'],
   'cost.displacement-throttled': ['stop'],
+  'condition.single-phase': ['stop'],
+  'condition.over-plate': ['caution', 'note'],
+  'condition.current-unbalance': ['caution'],
+  'condition.voltage-off': ['caution'],
+  'condition.voltage-unbalance': ['stop', 'caution'],
+  'condition.on-drive': ['note'],
+  'condition.vibration': ['stop', 'caution', 'note'],
+  'condition.hot-bearing': ['stop', 'caution'],
+  'condition.bearing-rise': ['caution'],
+  'condition.bearing-noise': ['caution'],
+  'condition.insulation': ['stop', 'caution', 'note'],
+  'condition.insulation-falls': ['caution'],
+  'condition.polarisation': ['caution', 'note'],
+  'condition.grease': ['caution', 'note'],
+  'condition.starts': ['caution'],
+  'condition.counter-back': ['caution'],
+  'condition.no-plate': ['note'],
 } as const satisfies Record<`${string}.${string}`, readonly Level[]>;
 
 export type FindingId = keyof typeof findingLevels;

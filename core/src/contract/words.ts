@@ -114,6 +114,14 @@ export const rectifierNames = {
   'eighteen-pulse': 'eighteen-pulse bridge',
   active: 'active front end',
 } as const satisfies Record<RectifierKind, string>;
+/** How a machine stands: stiffer or softer than it is heavy (ISO 20816-3's rigid and flexible support). */
+export const supports = ['rigid', 'flexible'] as const;
+export type Support = (typeof supports)[number];
+
+/** What a winding's insulation is made with; its resistance falls with temperature accordingly. */
+export const insulationKinds = ['thermosetting', 'thermoplastic'] as const;
+export type InsulationKind = (typeof insulationKinds)[number];
+
 export const outputFilters = ['none', 'reactor', 'dv-dt', 'sine'] as const;
 export type OutputFilter = (typeof outputFilters)[number];
 export const filterNames = {

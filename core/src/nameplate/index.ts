@@ -1,3 +1,4 @@
+export * from './bearing';
 export * from './pairs';
 export * from './readings';
 export * from './connection';

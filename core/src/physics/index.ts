@@ -20,6 +20,7 @@ export * from './energy/bill';
 export * from './machine/rating';
 export * from './mechanics/conveying';
 export * from './measuring/readings';
+export * from './measuring/condition';
 export * from './mechanics/duty';
 export * from './machine/heat';
 export * from './measuring/clock';

@@ -7,6 +7,7 @@ export * from './enclosures';
 export * from './table';
 export * from './rules';
 export * from './usual/belts';
+export * from './usual/condition';
 export * from './usual/derating';
 export * from './usual/distortion';
 export * from './usual/drives';

@@ -293,6 +293,7 @@ const plainUnits = {
   h: 'h',
   'h/a': 'h a year',
   '1/h': 'an hour',
+  g: 'g',
   J: 'J',
   'A2.s': 'A²·s',
   'kVA/hp': 'kVA/hp',

@@ -3,6 +3,7 @@ export * from './plate/measured';
 export * from './plate/history';
 export * from './plate/replacement';
 export * from './load/load';
+export { judgeWays, tellShare, type Way } from './load/running';
 export { usualTrainEfficiency } from './load/drivetrain';
 export * from './place/place';
 export * from './speed/speed';

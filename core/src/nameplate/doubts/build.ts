@@ -1,5 +1,6 @@
 import { commonPractice, remembered } from '../../contract';
 import { horsepower, permittedRise, permittedRiseSource } from '../../practice';
+import { bearingBore } from '../bearing';
 import { polesOf } from '../readings';
 import { efficiencyBand, percent, rating, usualBand, type Check } from './check';
 
@@ -164,14 +165,6 @@ export const insulationAndRise: Check = (r) => {
     source,
   };
 };
-
-/** Bore in mm of a rolling bearing from the last two digits of its number; undefined for other designations. */
-export function bearingBore(text: string): number | undefined {
-  const code = /(?:^|[^\d])(?:[67]|2[0-3]|NU?P?J?\s?)\d?(\d{2})(?:\D|$)/i.exec(` ${text}`)?.[1];
-  if (code === undefined) return undefined;
-  const small: Readonly<Record<string, number>> = { '00': 10, '01': 12, '02': 15, '03': 17 };
-  return small[code] ?? 5 * Number(code);
-}
 
 export const bearingAndShaft: Check = (r) => {
   const bore = r.driveEndBearing === undefined ? undefined : bearingBore(r.driveEndBearing);

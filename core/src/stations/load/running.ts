@@ -21,10 +21,18 @@ import { q } from '../../quantity';
 import type { Drivetrain } from './drivetrain';
 import { percent, type PlateFacts, usualEfficiency, type Walk } from '../../needs';
 
-type Readings = Extract<Demand, { kind: 'measured' }>;
+export type Readings = Extract<Demand, { kind: 'measured' }>;
+
+/** The readings as laws take them: typed, or figures made of several. */
+export interface Read {
+  readonly U: Input<'V'>;
+  readonly I: Input<'A'>;
+  readonly n: Input<'rpm'>;
+  readonly P: Input<'W'>;
+}
 
 /** A way the running motor tells its load, and how far it may be off. */
-interface Way {
+export interface Way {
   readonly id: 'load.shareByPower' | 'load.shareByCurrent' | 'load.shareBySlip';
   readonly name: string;
   readonly share: number;
@@ -46,12 +54,9 @@ export function tellRunning(walk: Walk, demand: Readings, train: Drivetrain, pla
     w.without('load.motorPower', 'load.motorTorque', 'load.motorSpeed', 'load.power', 'load.torque', 'load.speed');
     return 0.1;
   }
-  const ways = plate.power === undefined ? [] : waysOf(walk, demand, read, plate);
-  const best = bestWay(ways);
-  if (best) {
-    w.figure('load.share', shareTaken, { x: best.id });
-    w.figure('load.motorPower', shareOfRating, { x: 'load.share', P_r: 'plate.ratedPower' });
-  } else inputOnly(walk, demand, read.P);
+  const { ways, best } = tellShare(walk, demand, read, plate);
+  if (best) w.figure('load.motorPower', shareOfRating, { x: 'load.share', P_r: 'plate.ratedPower' });
+  else inputOnly(walk, demand, read.P);
   motorSpeed(walk, demand, plate, best !== undefined);
   w.figure('load.motorTorque', torqueFromPower, { P: 'load.motorPower', n: 'load.motorSpeed' });
   w.figure('load.speed', drivenSpeed, { n_m: 'load.motorSpeed', i: train.ratio });
@@ -61,12 +66,20 @@ export function tellRunning(walk: Walk, demand: Readings, train: Drivetrain, pla
   return best?.off ?? 0.1;
 }
 
-function waysOf(
+/** What the running motor carries as a share of its rating: by every reading there is, and by the one that is taken. */
+export function tellShare(
   walk: Walk,
   demand: Readings,
-  read: { readonly U: Given<'V'>; readonly I: Given<'A'>; readonly n: Given<'rpm'>; readonly P: Given<'W'> },
+  read: Read,
   plate: PlateFacts,
-): Way[] {
+): { readonly ways: readonly Way[]; readonly best: Way | undefined } {
+  const ways = plate.power === undefined ? [] : waysOf(walk, demand, read, plate);
+  const best = bestWay(ways);
+  if (best) walk.w.figure('load.share', shareTaken, { x: best.id });
+  return { ways, best };
+}
+
+function waysOf(walk: Walk, demand: Readings, read: Read, plate: PlateFacts): Way[] {
   const { w, practice, input } = walk;
   const ways: Way[] = [];
   const poles = plate.poles ?? 4;
@@ -183,7 +196,8 @@ function motorSpeed(walk: Walk, demand: Readings, plate: PlateFacts, share: bool
   }
 }
 
-function judgeWays({ w }: Walk, ways: readonly Way[], best: Way | undefined): void {
+/** Whether the ways agree within what each may be off, and what they say of the motor. */
+export function judgeWays({ w }: Walk, ways: readonly Way[], best: Way | undefined): void {
   if (!best) return;
   const figures = ways.map((x) => x.id);
   const said = ways.map((x) => `${x.name} ${percent(x.share)} (± ${percent(x.off)})`).join(', ');
