@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { readCase } from '@pilgrim/core';
-import { readCurveFile, readTariffFile, type TableReading } from '../src/lib/files/table';
+import { readCase, readingSchema } from '@pilgrim/core';
+import { readCurveFile, readRoundsFile, readTariffFile, type TableReading } from '../src/lib/files/table';
+import { readCell, unitHere } from '../src/lib/log/cells';
 
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const rows = (reading: TableReading) => (reading.ok ? reading.rows : expect.fail(JSON.stringify(reading.faults)));
@@ -61,5 +62,62 @@ describe('a curve as CSV', () => {
   it('a number without a unit is asked for one, at its place', () => {
     expect(faults(readCurveFile(bytes('flow;head;efficiency\n10;20;0.7\n')))[0]).toMatchObject({ line: 2, column: 1 });
     expect(faults(readCurveFile(bytes('flow (m³/h);head (m);efficiency\n10;20;140\n')))[0]?.message).toContain('100 %');
+  });
+});
+
+describe('rounds as CSV', () => {
+  it('by the keys of the open format, units of the headings read, empty cells left out', () => {
+    const text =
+      'at;by;current1;power (hp);temperature (°F);vibration (in/s);insulation\n' +
+      '2026-03-01T06:00:00Z;shift;16,5;10;140;0.1;\n01.04.2026 06:30;;17;;;;2 GΩ\n';
+    const taken = rows(readRoundsFile(bytes(text)));
+    expect(taken[0]).toEqual({
+      at: '2026-03-01T06:00:00.000Z',
+      by: 'shift',
+      current1: 16.5,
+      power: expect.closeTo(7.457, 3),
+      temperature: expect.closeTo(60, 6),
+      vibration: expect.closeTo(2.54, 6),
+    });
+    expect(taken[1]).toMatchObject({ current1: 17, insulation: 2000 });
+    expect(taken[1]).toMatchObject({ at: new Date(2026, 3, 1, 6, 30).toISOString() });
+    for (const row of taken) expect(readingSchema.safeParse(row).success).toBe(true);
+  });
+  it('says line and column of what cannot be read, and of a line without a reading', () => {
+    expect(faults(readRoundsFile(bytes('at;current1\nyesterday;5\n2026-01-02 06:00;many\n')))).toEqual([
+      { line: 2, column: 1, message: 'at “yesterday” is no date and time such as 2026-11-02 06:40' },
+      expect.objectContaining({ line: 3, column: 2 }),
+    ]);
+    expect(faults(readRoundsFile(bytes('at;amperes\n2026-01-02 06:00;5\n')))[0]).toMatchObject({ line: 2 });
+    expect(faults(readRoundsFile(bytes('current1\n5\n')))[0]?.message).toContain('no column for at');
+  });
+});
+
+describe('what is typed for a round', () => {
+  it.each([
+    ['current1', '16.8', 16.8],
+    ['current1', '16,8', 16.8],
+    ['current1', '0.02 kA', 20],
+    ['power', '7.5', 7.5],
+    ['power', '10 hp', 7.45699872],
+    ['temperature', '60', 60],
+    ['temperature', '140 F', 60],
+    ['vibration', '0.1 in/s', 2.54],
+    ['insulation', '1.5 GΩ', 1500],
+    ['insulation', '500 kΩ', 0.5],
+    ['speed', '1462', 1462],
+    ['polarisationIndex', '2.4', 2.4],
+    ['hours', '100 h', 100],
+    ['bearingNoise', '24 dB', 24],
+  ] as const)('%s “%s” is %d', (key, text, value) => {
+    expect(readCell(key, text, unitHere(key, 'si'))).toEqual({ ok: true, value: expect.closeTo(value, 6) });
+  });
+  it.each([
+    ['vibration', '2 furlongs'],
+    ['current1', 'many'],
+    ['insulation', '5 V'],
+    ['starts', ''],
+  ] as const)('%s “%s” is none', (key, text) => {
+    expect(readCell(key, text, unitHere(key, 'us')).ok).toBe(false);
   });
 });

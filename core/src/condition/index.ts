@@ -44,10 +44,13 @@ export function tellCondition(input: Case, reading: MotorReading, rounds: readon
   };
 }
 
-const own: Readonly<Record<string, string>> = { current: 'current1', voltage: 'voltage12' };
+const own: Readonly<Record<string, string>> = {
+  'load.demand': 'reading.power',
+  'load.demand.power': 'reading.power',
+  'load.demand.current': 'reading.current1',
+  'load.demand.voltage': 'reading.voltage12',
+  'load.demand.speed': 'reading.speed',
+};
 
 /** The station's field of a reading, as the round's own. */
-function ofRound(path: string): string {
-  const key = /^load\.demand\.(\w+)$/.exec(path)?.[1];
-  return key === undefined ? path : `reading.${own[key] ?? key}`;
-}
+const ofRound = (path: string): string => own[path] ?? path;

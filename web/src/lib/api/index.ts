@@ -1,4 +1,4 @@
-import type { CaseError, Combination, Kept, nameplate } from '@pilgrim/core';
+import type { CaseError, Combination, Kept, MotorReading, nameplate } from '@pilgrim/core';
 import { choiceInWords } from '@pilgrim/core/changes';
 import type { PlantPage } from '$lib/plant/rows';
 import type { DriveOrder, LinkTold } from './drives';
@@ -131,6 +131,18 @@ export const keepPhotograph = (position: string, name: string, picture: Blob) =>
   });
 export const removePhotograph = (id: string) => call<unknown>(`photographs/${id}`, { method: 'DELETE', match: id });
 
+/** A round of readings as the server keeps it. */
+export interface RoundKept {
+  readonly id: string;
+  readonly reading: MotorReading;
+}
+export const keepReadings = (position: string, readings: object | readonly object[]) =>
+  call<{ readonly kept: readonly RoundKept[]; readonly there: number }>(`positions/${position}/readings`, {
+    method: 'POST',
+    ...json(readings),
+  });
+export const removeReading = (id: string) => call<unknown>(`readings/${id}`, { method: 'DELETE', match: id });
+
 /** The drive that is watched for a position; null: none. */
 export const watchedDrive = (position: string) => call<LinkTold | null>(`positions/${position}/drive`);
 /** Starts a stand-in for a case, or watches the drive at an address. */
@@ -203,7 +215,11 @@ export async function importList(
 type ListLine = ListTold | { readonly problem: Problem } | { readonly done: number; readonly of: number };
 
 /** The plant's shelf or combinations as a spreadsheet's file; undefined where the server did not answer. */
-export async function listAsCsv(plant: string, of: 'shelf' | 'combinations'): Promise<Blob | undefined> {
-  const response = await fetch(`/api/v1/plants/${plant}/${of}`, { headers: { accept: 'text/csv' } }).catch(() => null);
+export const listAsCsv = (plant: string, of: 'shelf' | 'combinations') => asCsv(`plants/${plant}/${of}`);
+/** A position's rounds, to be read back. */
+export const readingsAsCsv = (position: string) => asCsv(`positions/${position}/readings`);
+
+async function asCsv(path: string): Promise<Blob | undefined> {
+  const response = await fetch(`/api/v1/${path}`, { headers: { accept: 'text/csv' } }).catch(() => null);
   return response?.ok ? response.blob() : undefined;
 }

@@ -178,8 +178,11 @@ export class Desk {
     return valueAt(this.case, path);
   }
 
+  /** Figures of a page that judges something else beside the case: they stand before its own. */
+  aside: Readonly<Record<string, Figure>> | null = $state.raw(null);
+
   figure(id: string): Figure | undefined {
-    return this.result?.figures[id];
+    return this.aside?.[id] ?? this.result?.figures[id];
   }
 
   error(path: string): string | undefined {

@@ -1,7 +1,11 @@
 import { readNumber } from '@pilgrim/core/quantity';
+import { readingFields, readingKeys, type ReadingKey } from '@pilgrim/core/readings';
+import { insulationKinds, supports } from '@pilgrim/core/vocabulary';
 import { parse } from 'csv-parse/browser/esm/sync';
 import type { Json } from '$lib/desk/paths';
+import { readCell } from '$lib/log/cells';
 import { delimiterOf, readUtf8 } from './text';
+import { timeFormats } from './times';
 
 /** What is wrong with one cell: line and column counted from 1, and the column's name. */
 export interface CellFault {
@@ -146,3 +150,62 @@ export const readCurveFile = (bytes: Uint8Array): TableReading =>
     ],
     'flow (m³/h);head (m);efficiency (%)',
   );
+
+/** A time as loggers and people write it, in the clock of this machine where it names no other. */
+function time(cell: string): Cell {
+  for (const format of timeFormats) {
+    const read = format.dated ? format.read(cell) : undefined;
+    if (!read) continue;
+    const clock = new Date(1000 * read.seconds);
+    if (read.absolute) return good(clock.toISOString());
+    const parts = [clock.getUTCFullYear(), clock.getUTCMonth(), clock.getUTCDate()] as const;
+    const here = new Date(...parts, clock.getUTCHours(), clock.getUTCMinutes(), clock.getUTCSeconds());
+    return good(here.toISOString());
+  }
+  const day = /^(\d{4})-(\d\d)-(\d\d)$/.exec(cell);
+  return day ? time(`${cell} 12:00`) : bad(`“${cell}” is no date and time such as 2026-11-02 06:40`);
+}
+
+const oneOf =
+  (values: readonly string[]) =>
+  (cell: string): Cell =>
+    values.includes(cell.toLowerCase()) ? good(cell.toLowerCase()) : bad(`must be one of ${values.join(', ')}`);
+
+/** A number of a round, in the unit its heading names in brackets, else in the field's own. */
+const roundCell =
+  (key: ReadingKey) =>
+  (cell: string, heading: string): Cell => {
+    const unit = /[[(]([^\])]+)[\])]/.exec(heading)?.[1]?.trim() ?? readingFields[key].unit;
+    const bare = /[a-zΩ°]/i.test(cell) || unit === '' ? cell : `${cell} ${unit}`;
+    const found = readCell(key, bare, readingFields[key].unit);
+    return found.ok ? good(found.value) : bad(found.message);
+  };
+
+const textOf = (most: number) => (cell: string) => (cell.length > most ? bad('is too long') : good(cell));
+
+/** Rounds of readings: a time, and any of what a round may hold, by its key in the open format. */
+export const readRoundsFile = (bytes: Uint8Array): TableReading => {
+  const reading = readTable(
+    bytes,
+    [
+      { key: 'at', heading: /^(at|time|date|when)/i, read: time },
+      { key: 'by', heading: /^by$/i, read: textOf(200), optional: true },
+      { key: 'note', heading: /^note/i, read: textOf(2000), optional: true },
+      { key: 'support', heading: /^support/i, read: oneOf(supports), optional: true },
+      { key: 'winding', heading: /^winding/i, read: oneOf(insulationKinds), optional: true },
+      ...readingKeys.map((key) => ({
+        key,
+        heading: new RegExp(`^${key}\\b`, 'i'),
+        read: roundCell(key),
+        optional: true,
+      })),
+    ],
+    'at;current1;current2;current3;temperature (°C);vibration (mm/s)',
+  );
+  if (!reading.ok) return reading;
+  const empty = reading.rows.findIndex(
+    (row) => !readingKeys.some((key) => typeof row === 'object' && row !== null && key in row),
+  );
+  const message = 'holds no reading under a heading that is known, such as current1, temperature (°C)';
+  return empty < 0 ? reading : { ok: false, faults: [{ line: empty + 2, column: 1, message }] };
+};

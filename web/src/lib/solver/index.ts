@@ -5,6 +5,7 @@ import type {
   FoundSetting,
   Kept,
   Method,
+  MotorReading,
   nameplate,
   OperatingView,
   PoleOption,
@@ -13,7 +14,7 @@ import type {
 } from '@pilgrim/core';
 import { wrap, type Remote } from 'comlink';
 import type { LogFile, LogQuestion } from '$lib/files/log';
-import type { DraftAnswer, RowsAnswer, Solver } from './solver';
+import type { ConditionAnswer, DraftAnswer, RowsAnswer, Solver } from './solver';
 
 export type { DraftAnswer } from './solver';
 
@@ -55,6 +56,10 @@ export const firstCycles = (method: 'direct' | 'star-delta'): Promise<FirstCycle
 
 export const operatingPoint = (voltage: number, frequency: number, load: number): Promise<OperatingView | null> =>
   solver().operate(voltage, frequency, load);
+
+/** What a round means, aside from the case being typed. */
+export const roundTold = (draft: unknown, round: unknown, rounds: readonly MotorReading[]): Promise<ConditionAnswer> =>
+  solver().condition(draft, round, rounds);
 
 /** What a revision would keep of a case, solved now; aside. Null where it cannot be read. */
 export async function solvedNow(given: unknown): Promise<Kept | null> {

@@ -9,18 +9,22 @@ import {
   poleOptions,
   previewStart,
   readDraft,
+  readingSchema,
   screenRows,
   solveWith,
+  tellCondition,
   whatWouldChange,
   type Candidate,
   type CaseError,
   type Combination,
   type Change,
+  type ConditionTold,
   type FirstCyclesView,
   type FoundSetting,
   type Kept,
   type Method,
   type Motor,
+  type MotorReading,
   type OperatingView,
   type PoleOption,
   type Result,
@@ -35,6 +39,12 @@ import { readLog, type LogFile, type LogQuestion } from '$lib/files/log';
 
 export interface DraftAnswer {
   readonly result: Result | null;
+  readonly errors: readonly CaseError[];
+}
+
+/** A round judged; what of it cannot be, by its fields. */
+export interface ConditionAnswer {
+  readonly told: ConditionTold | null;
   readonly errors: readonly CaseError[];
 }
 
@@ -138,6 +148,15 @@ export const solver = {
     starting && operateAt(starting, voltage, frequency, load),
   /** Reads a block of text from a plate into fields, and says what was not understood. */
   plateText: (text: string): nameplate.PlateText => nameplate.readPlateText(text),
+  /** What a round's readings mean, against the plate of a case and the rounds before it. */
+  condition(input: unknown, round: unknown, rounds: readonly MotorReading[]): ConditionAnswer {
+    const { value } = readDraft(input);
+    const read = readingSchema.safeParse(round);
+    const errors = read.success
+      ? []
+      : read.error.issues.map((i) => ({ path: `reading.${i.path.map(String).join('.')}`, message: i.message }));
+    return { told: value && read.success ? tellCondition(value, read.data, rounds) : null, errors };
+  },
   /** Reads a logger's file into the hours of a year. */
   log: (bytes: Uint8Array, question: LogQuestion): LogFile => readLog(bytes, question),
 };

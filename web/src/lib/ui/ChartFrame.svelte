@@ -11,9 +11,13 @@
     x: string;
     lines: readonly ChartLine[];
     chart: EChart | undefined;
+    /** How a place along x is written, where it is no plain number. */
+    writeX?: (x: number) => string;
     children: Snippet;
   }
-  let { title, x, lines, chart, children }: Props = $props();
+  const write = (value: number): string => Number(value.toPrecision(3)).toString();
+  let { title, x, lines, chart, writeX, children }: Props = $props();
+  const along = (value: number, digits = 3): string => writeX?.(value) ?? Number(value.toPrecision(digits)).toString();
   let tabled = $state(false);
   let reading = $state(false);
   let at = $state<number | null>(null);
@@ -22,7 +26,6 @@
   const least = $derived(Math.min(...ends));
   const most = $derived(Math.max(...ends));
   const here = $derived(Math.min(most, Math.max(least, at ?? (least + most) / 2)));
-  const write = (value: number): string => Number(value.toPrecision(3)).toString();
   const said = $derived(
     lines
       .flatMap((l) => {
@@ -34,7 +37,7 @@
 
   const save = async (kind: 'png' | 'svg' | 'csv'): Promise<void> => {
     const files = await import('./chartFiles');
-    if (kind === 'csv') files.saveData(title, x, lines);
+    if (kind === 'csv') files.saveData(title, x, lines, writeX);
     else if (chart) files.savePicture(chart, title, kind);
   };
 </script>
@@ -60,14 +63,14 @@
   {@render children()}
   {#if reading && ends.length > 0}
     <label class="mt-1 block text-[13px]"
-      >{x}: <b class="font-semibold">{write(here)}</b>
+      >{x}: <b class="font-semibold">{along(here)}</b>
       <Range
         min={least}
         max={most}
         step={(most - least) / 100 || 1}
         bind:value={() => here, (to) => (at = Number(to))}
         aria-label="{title}, {x}"
-        aria-valuetext="{write(here)}: {said}"
+        aria-valuetext="{along(here)}: {said}"
       />
       <span data-testid="read" aria-live="polite">{said}</span></label
     >
@@ -80,11 +83,7 @@
         <tbody>
           {#each lines as l (l.y + l.name)}
             {#each l.points as [px, py], i (i)}
-              <tr
-                ><td>{l.y}</td><td>{l.name}</td><td class="n">{Number(px.toPrecision(4))}</td><td class="n"
-                  >{write(py)}</td
-                ></tr
-              >
+              <tr><td>{l.y}</td><td>{l.name}</td><td class="n">{along(px, 4)}</td><td class="n">{write(py)}</td></tr>
             {/each}
           {/each}
         </tbody>

@@ -48,8 +48,13 @@ export function saveDrawing(drawing: SVGSVGElement, title: string): void {
 }
 
 /** Saves what a chart shows as a table: a row for each point. */
-export function saveData(title: string, x: string, lines: readonly ChartLine[]): void {
-  const rows = lines.flatMap((l) => l.points.map(([px, py]) => [l.y, l.name, px, py]));
+export function saveData(
+  title: string,
+  x: string,
+  lines: readonly ChartLine[],
+  writeX: (x: number) => string | number = (value) => value,
+): void {
+  const rows = lines.flatMap((l) => l.points.map(([px, py]) => [l.y, l.name, writeX(px), py]));
   const text = stringify([['Quantity', 'Series', x, 'Value'], ...rows], { bom: true, escape_formulas: true });
   saveFile(`${named(title)}.csv`, new Blob([text], { type: 'text/csv' }));
 }

@@ -1,5 +1,6 @@
 import type { Figure } from '@pilgrim/core';
 import { isStation, stations, type StationName } from '@pilgrim/core/vocabulary';
+import { readingFields, readingKeys } from '@pilgrim/core/readings';
 import fields from '$lib/generated/fields.json';
 
 export { figureName, isStation, methodOfFigure, stationNames } from '@pilgrim/core/vocabulary';
@@ -21,7 +22,10 @@ export function stationOfField(path: string): StationId {
   return isStation(head) ? head : 'plate';
 }
 
-const shownNames = new Map<string, string>(Object.entries(fields));
+const shownNames = new Map<string, string>([
+  ...Object.entries(fields),
+  ...readingKeys.map((key) => [`reading.${key}`, readingFields[key].label] as const),
+]);
 
 /** Every field that has one name on all screens, with it. */
 export const namedFields = (): readonly (readonly [path: string, label: string])[] => [...shownNames];

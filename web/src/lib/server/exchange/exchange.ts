@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import { caseSchema, readKept, type Kept } from '@pilgrim/core';
+import { caseSchema, readingSchema, readKept, type Kept } from '@pilgrim/core';
 import type { TransactionSql } from 'postgres';
 import { z } from 'zod';
 import type { Sql } from '$lib/server/db/database';
@@ -10,6 +10,7 @@ import {
   photographsOf,
   photographsPerPosition,
 } from '$lib/server/photographs/photographs';
+import { insertRounds, roundsOf, roundsPerPosition } from '$lib/server/rounds/rounds';
 import {
   areaId,
   findPosition,
@@ -63,6 +64,11 @@ export const positionFile = z.strictObject({
     )
     .max(photographsPerPosition)
     .default([]),
+  // Nor rounds of readings.
+  rounds: z
+    .array(z.strictObject({ id: z.uuid(), reading: readingSchema }))
+    .max(roundsPerPosition)
+    .default([]),
 });
 export type PositionFile = z.infer<typeof positionFile>;
 
@@ -98,6 +104,7 @@ async function exported(sql: TransactionSql, id: string): Promise<PositionFile |
     position: { id: row.id, tag: row.tag, name: row.name },
     studies,
     photographs,
+    rounds: await roundsOf(sql, id),
   };
 }
 
@@ -155,6 +162,7 @@ export async function importPosition(sql: Sql, file: PositionFile): Promise<Impo
       const given = { id: photograph, name: title, createdAt: new Date(createdAt) };
       if (image) await insertPhotograph(tx, id, given, image);
     }
+    await insertRounds(tx, id, file.rounds);
     return { ok: true, id };
   });
 }
@@ -190,6 +198,7 @@ function faultsIn(file: PositionFile): FileFault[] {
       faults.push({ path: `studies.${s}.head`, message: 'must be a revision of the same study, or null' });
   }
   for (const [p, photograph] of file.photographs.entries()) once(`photographs.${p}.id`, photograph.id);
+  for (const [r, round] of file.rounds.entries()) once(`rounds.${r}.id`, round.id);
   return faults;
 }
 
@@ -211,7 +220,11 @@ async function foreignIn(tx: TransactionSql, file: PositionFile): Promise<string
   const ids = file.photographs.map((p) => p.id);
   const [photograph] = await tx<{ id: string }[]>`
     select id from photographs where id = any(${ids}) and position_id <> ${position} limit 1`;
-  return photograph && `photograph ${photograph.id} is here already ${elsewhere}`;
+  if (photograph) return `photograph ${photograph.id} is here already ${elsewhere}`;
+  const rounds = file.rounds.map((r) => r.id);
+  const [round] = await tx<{ id: string }[]>`
+    select id from rounds where id = any(${rounds}) and position_id <> ${position} limit 1`;
+  return round && `round ${round.id} is here already ${elsewhere}`;
 }
 
 // Checked above; read again here only to give the plain JSON its type.

@@ -1,4 +1,4 @@
-import type { CaseText } from '@pilgrim/core';
+import { readingSchema, type CaseText } from '@pilgrim/core';
 import { z } from 'zod';
 
 const name = (max: number) => z.string({ error: 'write a name' }).trim().min(1, { error: 'write a name' }).max(max);
@@ -33,6 +33,8 @@ export const shelfChange = z.strictObject({
   days: days.optional(),
   keptFor: shelfText.optional(),
 });
+/** A round of readings, or many of them. */
+export const newRounds = z.union([readingSchema, z.array(readingSchema).min(1).max(5000)]);
 /** A stand-in for a case's motor and drive. */
 export const newStandIn = z.strictObject({ case: newRevision.shape.case });
 /** A drive that is there. */

@@ -9,6 +9,7 @@ import {
   newStandIn,
   newPosition,
   newRevision,
+  newRounds,
   newShelfMotor,
   newStudy,
   positionChange,
@@ -167,6 +168,29 @@ export const openApi = {
           '415': problem('Neither JPEG, PNG nor WebP'),
         },
       },
+    },
+    '/api/v1/positions/{id}/readings': {
+      parameters: [path('id')],
+      get: {
+        responses: {
+          '200': {
+            description: 'Rounds of readings, oldest first; as CSV where Accept asks for text/csv',
+            content: { 'application/json': {}, 'text/csv': {} },
+          },
+        },
+      },
+      post: {
+        requestBody: body(of(newRounds)),
+        responses: {
+          '201': ok('The rounds that were kept, and how many of the same time were there already'),
+          '409': problem('More than a position keeps'),
+          '422': problem('Not a round'),
+        },
+      },
+    },
+    '/api/v1/readings/{id}': {
+      parameters: [path('id')],
+      delete: { parameters: [match], responses: { '204': { description: 'Gone' }, ...outdated } },
     },
     '/api/v1/positions/{id}/drive': {
       parameters: [path('id')],

@@ -1,12 +1,13 @@
 import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { nameplate, type CaseText } from '@pilgrim/core';
+import { nameplate, readingSchema, type CaseText } from '@pilgrim/core';
 import { z } from 'zod';
 import type { Sql } from '$lib/server/db/database';
 import { cleanImage } from '$lib/server/photographs/image';
 import { keepPhotograph } from '$lib/server/photographs/photographs';
 import { readList } from '$lib/server/lists/list';
 import { addToShelf } from '$lib/server/shelf/shelf';
+import { keepRounds } from '$lib/server/rounds/rounds';
 import { createPosition, findPosition, saveRevision } from '$lib/server/positions/positions';
 
 const demoPosition = z.object({
@@ -18,6 +19,7 @@ const demoPosition = z.object({
   case: z.custom<CaseText>().nullable(),
   /** Files under demo/photographs. */
   photographs: z.array(z.string()).default([]),
+  rounds: z.array(readingSchema).default([]),
 });
 
 /** Loads the invented demo plant into a database that has no plant yet. */
@@ -35,6 +37,7 @@ export async function loadDemo(sql: Sql, folder: string): Promise<void> {
       if (!image) throw new Error(`${photograph} is no picture`);
       await keepPhotograph(sql, id, photograph, image);
     }
+    if (given.rounds.length > 0) await keepRounds(sql, id, given.rounds);
     if (given.case && position) saves.push({ studyId: position.studyId, caseText: given.case });
   }
   await loadShelf(sql, folder);

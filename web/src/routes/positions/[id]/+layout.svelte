@@ -132,6 +132,11 @@
       ['Save a revision', 'Ctrl+S', () => void save()],
       ['Undo', desk.undoes ?? 'nothing to take back', () => desk.undo()],
       [
+        'Log',
+        'rounds of readings and what they mean',
+        () => void navigate(resolve('/positions/[id]/log', { id: data.position.id })),
+      ],
+      [
         'History',
         'revisions, compared and brought back',
         () => void navigate(resolve('/positions/[id]/history', { id: data.position.id })),
@@ -248,8 +253,13 @@
     <span class="flex-1 max-lg:hidden"></span>
     <Button class="link lg:hidden!" aria-expanded={more} onclick={() => (more = !more)}>More</Button>
     <a
+      class="link"
+      aria-current={page.route.id?.endsWith('/log') ? 'page' : undefined}
+      href={resolve('/positions/[id]/log', { id: data.position.id })}>Log</a
+    >
+    <a
       class="link {more ? '' : 'max-lg:hidden!'}"
-      aria-current={visited === null ? 'page' : undefined}
+      aria-current={page.route.id?.endsWith('/history') ? 'page' : undefined}
       href={resolve('/positions/[id]/history', { id: data.position.id })}>History</a
     >
     <a
