@@ -78,6 +78,7 @@ test('a list of rounds: faults by line and column, then its trend with limits an
   await expect(page.getByTestId('rounds').locator('tbody tr')).toHaveCount(3);
   await page.getByLabel('How it went').selectOption('vibration');
   const chart = page.getByRole('img', { name: /Vibration/ });
+  await chart.scrollIntoViewIfNeeded();
   await expect(chart).toContainText('zone C');
   await expect(page.getByLabel('Trend')).toContainText('Dashed: what was changed here');
   await expect(page.getByLabel('Next checks')).toContainText('zone C');

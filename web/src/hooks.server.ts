@@ -5,6 +5,7 @@ import { isLateWrite, isLost, lostHeaders, lostProblem } from '$lib/server/db/lo
 import { heldAlready, lostResponse, ofApi, problemResponse, unchanged, zipped } from '$lib/server/http/http';
 import { log } from '$lib/server/http/log';
 import { closeDrives } from '$lib/server/drives/drives';
+import { stopMeters } from '$lib/server/meters/meters';
 import { closePool, warmPool } from '$lib/server/solving/pool';
 
 /**
@@ -20,7 +21,7 @@ process.on('uncaughtException', (error) => {
   log.fatal(error);
   process.exit(1);
 });
-process.on('sveltekit:shutdown', () => void Promise.all([closeDatabase(), closePool(), closeDrives()]));
+process.on('sveltekit:shutdown', () => void Promise.all([closeDatabase(), closePool(), closeDrives(), stopMeters()]));
 
 /** Nobody waits for it: requests are answered meanwhile. */
 export const init: ServerInit = () => {

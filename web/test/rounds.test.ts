@@ -1,28 +1,16 @@
-import { fileURLToPath } from 'node:url';
 import type { MotorReading } from '@pilgrim/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { connect, migrate, type Sql } from '$lib/server/db/database';
+import type { Sql } from '$lib/server/db/database';
 import { exportPosition, importPosition, positionFile } from '$lib/server/exchange/exchange';
 import { newRounds } from '$lib/server/http/inputs';
 import { createPosition, setDeleted } from '$lib/server/positions/positions';
 import { dropRound, keepRounds, roundsOf, roundsPerPosition } from '$lib/server/rounds/rounds';
+import { scratchDatabase } from './scratch';
 
-const url = process.env.DATABASE_URL;
-if (!url) throw new Error('DATABASE_URL is not set: run ./pilgrim test');
-const name = `test_${crypto.randomUUID().replaceAll('-', '')}`;
-let admin: Sql;
 let sql: Sql;
-beforeAll(async () => {
-  admin = connect(url);
-  await admin.unsafe(`create database ${name}`);
-  sql = connect(url.replace(/\/[^/]*$/, `/${name}`));
-  await migrate(sql, fileURLToPath(new URL('../../db/migrations', import.meta.url)));
-});
-afterAll(async () => {
-  await sql.end();
-  await admin.unsafe(`drop database ${name}`);
-  await admin.end();
-});
+let drop: () => Promise<void>;
+beforeAll(async () => ({ sql, drop } = await scratchDatabase()));
+afterAll(() => drop());
 
 let tag = 0;
 const newPosition = () =>

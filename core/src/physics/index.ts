@@ -41,5 +41,6 @@ export * from './start/startCase';
 export * from './drive/live';
 export * from './drive/stopLive';
 export * from './drive/registers';
+export * from './drive/meter';
 export * from './start/settings';
 export * from './start/laws';

@@ -2,6 +2,7 @@ import type { CaseError, Combination, Kept, MotorReading, nameplate } from '@pil
 import { choiceInWords } from '@pilgrim/core/changes';
 import type { PlantPage } from '$lib/plant/rows';
 import type { DriveOrder, LinkTold } from './drives';
+import type { MeterRecord, MeterTold } from './meters';
 
 /** Everything the interface asks of the server, each call with what it answers. */
 
@@ -155,6 +156,18 @@ export const orderDrive = (position: string, order: DriveOrder) =>
   });
 /** Readings and log as they come: `all` that is kept at first, then `more`. */
 export const liveDrive = (position: string): EventSource => new EventSource(`/api/v1/positions/${position}/drive/live`);
+
+/** The meter that is recorded for a position; null: none. */
+export const recordedMeter = (position: string) => call<MeterTold | null>(`positions/${position}/meter`);
+export const orderMeter = (position: string, order: { do: 'record'; address?: string } | { do: 'stop' }) =>
+  call<MeterTold | null>(`positions/${position}/meter`, { method: 'POST', ...json(order) });
+export const meterRecord = (position: string, from: Date, to?: Date) => {
+  const query = new URLSearchParams({ from: from.toISOString(), ...(to && { to: to.toISOString() }) });
+  return call<MeterRecord>(`positions/${position}/meter/record?${query}`);
+};
+/** A record as a logger's file, as far back as it is kept. */
+export const recordAsCsv = (position: string) =>
+  asCsv(`positions/${position}/meter/record?from=${new Date(0).toISOString()}`);
 
 export const listShelf = (plant: string) => call<unknown>(`plants/${plant}/shelf`);
 /** The plant's own tables of combinations tested together. */

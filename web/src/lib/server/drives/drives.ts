@@ -1,7 +1,9 @@
 import type { physics } from '@pilgrim/core';
 import type { DriveOrder, LinkTold } from '$lib/api/drives';
+import { findMeter, isRecorded, stopMeter } from '$lib/server/meters/meters';
 import { refuse } from '$lib/server/refusal';
-import { DriveLink, type Address } from './link';
+import { DriveLink } from './link';
+import type { Address } from './polled';
 import { startStandIn, type StandIn } from './standIn';
 
 interface Watched {
@@ -22,7 +24,8 @@ function make(position: string, link: DriveLink, standIn: StandIn | undefined): 
 
 async function roomFor(position: string): Promise<void> {
   await closeDrive(position);
-  for (const [id, { link }] of watched) if (!link.heard && Date.now() - link.touched > forgotten) await closeDrive(id);
+  for (const [id, { link }] of watched)
+    if (!link.heard && !isRecorded(id) && Date.now() - link.touched > forgotten) await closeDrive(id);
   if (watched.size >= most) throw refuse(409, `${most} drives are watched already: let one go first`);
 }
 
@@ -37,6 +40,13 @@ export async function openStandIn(position: string, machine: physics.DrivenMachi
 export async function openAddress(position: string, address: Address): Promise<LinkTold> {
   await roomFor(position);
   return make(position, new DriveLink(address, false), undefined);
+}
+
+/** The stand-in of a position. */
+export function standInOf(position: string): StandIn {
+  const standIn = watched.get(position)?.standIn;
+  if (!standIn) throw refuse(404, 'No stand-in runs here: start one, or name a meter’s address');
+  return standIn;
 }
 
 export const findDrive = (position: string): DriveLink | undefined => watched.get(position)?.link;
@@ -86,6 +96,8 @@ export async function order(
 export async function closeDrive(position: string): Promise<void> {
   const there = watched.get(position);
   watched.delete(position);
+  // A meter at its input goes with it.
+  if (there?.standIn && findMeter(position)?.standIn) stopMeter(position);
   there?.link.close();
   await there?.standIn?.close();
 }

@@ -1,37 +1,23 @@
-import { connect, type Socket } from 'node:net';
 import { physics } from '@pilgrim/core';
-import modbus from 'jsmodbus';
+import type modbus from 'jsmodbus';
 import { refuse } from '$lib/server/refusal';
 import type { LinkLine, LinkRow, LinkState, LinkTold } from '$lib/api/drives';
+import { PolledLink, written, type Address } from './polled';
 import { bytesOf, floatAt, inputLength, putFloat, readLog, readShown, wordAt } from './wire';
 
 const { driveOrders, driveSettings, driveSpoils, settingsFrom, settingsLength } = physics;
 
-/** ms between two readings, between two tries to connect, and until an answer is given up. */
+/** ms between two readings. */
 const every = 100;
-const retry = 500;
-const patience = 1000;
 /** Readings and lines of the log that are kept: five minutes, and some hundred events. */
 const rowsKept = 3000;
 const linesKept = 500;
-
-export interface Address {
-  readonly host: string;
-  readonly port: number;
-  readonly unit: number;
-}
-export const written = ({ host, port }: Address): string => `${host.includes(':') ? `[${host}]` : host}:${port}`;
 
 type Client = InstanceType<typeof modbus.client.TCP>;
 type Listener = (told: LinkTold) => void;
 
 /** A drive that is read ten times a second, and told what to do: a stand-in or, by the same map, a real one. */
-export class DriveLink {
-  #socket: Socket | undefined;
-  #client: Client | undefined;
-  #state: LinkState = 'connecting';
-  #timer: NodeJS.Timeout | undefined;
-  #closed = false;
+export class DriveLink extends PolledLink {
   #control = 0;
   #writes: boolean;
   #seen = 0;
@@ -39,15 +25,13 @@ export class DriveLink {
   #lines: LinkLine[] = [];
   /** Who hears of it, and what ends that when it is let go. */
   readonly #listeners = new Map<Listener, () => void>();
-  /** When somebody last looked or spoke, ms. */
-  touched = Date.now();
 
   constructor(
-    readonly address: Address,
+    address: Address,
     readonly standIn: boolean,
   ) {
+    super(address, every, inputLength);
     this.#writes = standIn;
-    this.#connect();
   }
 
   get told(): LinkTold {
@@ -55,7 +39,7 @@ export class DriveLink {
       address: written(this.address),
       standIn: this.standIn,
       writes: this.#writes,
-      link: this.#state,
+      link: this.state,
       rows: this.#rows,
       lines: this.#lines,
     };
@@ -78,16 +62,6 @@ export class DriveLink {
       throw refuse(422, `Name the drive that is to be written to: ${written(this.address)}`);
     this.#writes = true;
     this.#note('writing', 'none');
-  }
-
-  cut(): void {
-    if (this.#state === 'cut') return;
-    this.#becomes('cut');
-    this.#hangUp();
-  }
-
-  join(): void {
-    if (this.#state === 'cut') this.#connect();
   }
 
   async run(on: boolean): Promise<void> {
@@ -126,8 +100,7 @@ export class DriveLink {
 
   /** What the drive is set to, by id. */
   async settings(): Promise<Record<string, number>> {
-    const client = this.#connected();
-    const { response } = await asked(() => client.readHoldingRegisters(settingsFrom, settingsLength));
+    const { response } = await this.speak((client) => client.readHoldingRegisters(settingsFrom, settingsLength));
     const block = response.body.valuesAsBuffer;
     return Object.fromEntries(
       Object.entries(driveSettings)
@@ -136,24 +109,16 @@ export class DriveLink {
     );
   }
 
-  close(): void {
-    this.#closed = true;
-    this.#hangUp();
+  override close(): void {
+    super.close();
     for (const ended of this.#listeners.values()) ended();
     this.#listeners.clear();
   }
 
-  #connected(): Client {
-    this.touched = Date.now();
-    if (!this.#client || this.#state !== 'up')
-      throw refuse(409, `The link to ${written(this.address)} is not up: nothing was sent`);
-    return this.#client;
-  }
-
   async #write(send: (client: Client) => Promise<unknown>): Promise<void> {
-    const client = this.#connected();
+    this.reached();
     if (!this.#writes) throw refuse(403, `Writing to ${written(this.address)} is off`);
-    await asked(() => send(client));
+    await this.speak(send);
   }
 
   #word(address: number, value: number): Promise<void> {
@@ -166,42 +131,7 @@ export class DriveLink {
     return this.#write((client) => client.writeMultipleRegisters(address, block));
   }
 
-  #connect(): void {
-    if (this.#closed) return;
-    this.#becomes('connecting');
-    const socket = connect({ host: this.address.host, port: this.address.port });
-    this.#socket = socket;
-    socket.setTimeout(5 * patience, () => socket.destroy());
-    socket.on('error', () => socket.destroy());
-    socket.on('close', () => {
-      if (this.#socket !== socket || this.#closed || this.#state === 'cut') return;
-      this.#client = undefined;
-      this.#becomes('lost');
-      this.#timer = setTimeout(() => this.#connect(), retry);
-    });
-    // Made before the socket is up: the library counts a link from its own hearing of it.
-    const client = new modbus.client.TCP(socket, this.address.unit, patience);
-    socket.on('connect', () => {
-      this.#client = client;
-      this.#becomes('up');
-      void this.#poll(socket);
-    });
-  }
-
-  async #poll(socket: Socket): Promise<void> {
-    const client = this.#client;
-    if (!client || this.#socket !== socket || this.#state !== 'up') return;
-    try {
-      const { response } = await client.readInputRegisters(0, inputLength);
-      this.#read(response.body.valuesAsBuffer);
-    } catch {
-      socket.destroy();
-      return;
-    }
-    this.#timer = setTimeout(() => void this.#poll(socket), every);
-  }
-
-  #read(block: Buffer): void {
+  protected override read(block: Buffer): void {
     const reading = readShown(block);
     const events = readLog(block).filter((e) => e.number > this.#seen);
     // A drive that was switched on anew counts from one again.
@@ -218,10 +148,7 @@ export class DriveLink {
     this.#tell([], [{ time: last?.time ?? 0, what, fault }]);
   }
 
-  #becomes(state: LinkState): void {
-    const before = this.#state;
-    this.#state = state;
-    if (state === before || state === 'connecting') return;
+  protected override became(state: LinkState, before: LinkState): void {
     if (before === 'up') this.#tell([null], []);
     this.#note(`link-${state}`, 'none');
   }
@@ -229,24 +156,7 @@ export class DriveLink {
   #tell(rows: readonly LinkRow[], lines: readonly LinkLine[]): void {
     this.#rows = [...this.#rows, ...rows].slice(-rowsKept);
     this.#lines = [...this.#lines, ...lines].slice(-linesKept);
-    const { link, writes } = { link: this.#state, writes: this.#writes };
-    const told = { ...this.told, rows, lines, link, writes };
+    const told = { ...this.told, rows, lines };
     for (const listener of this.#listeners.keys()) listener(told);
-  }
-
-  #hangUp(): void {
-    clearTimeout(this.#timer);
-    this.#client = undefined;
-    this.#socket?.destroy();
-    this.#socket = undefined;
-  }
-}
-
-/** An exchange over the link; where the drive does not answer or refuses, that is said. */
-async function asked<T>(exchange: () => Promise<T>): Promise<T> {
-  try {
-    return await exchange();
-  } catch {
-    throw refuse(502, 'The drive did not answer, or refused it');
   }
 }

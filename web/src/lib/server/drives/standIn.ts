@@ -1,71 +1,75 @@
-import { createServer, type Server, type Socket } from 'node:net';
 import { physics } from '@pilgrim/core';
-import modbus from 'jsmodbus';
+import { serveRegisters } from './serve';
 import { bytesOf, floatAt, holdingLength, inputLength, putFloat, putWord, showReading, wordAt } from './wire';
 
-const { driveOrders, driveSettings, driveSpoils, LiveDrive, programFrom } = physics;
+const { driveOrders, driveSettings, driveSpoils, LiveDrive, LiveMeter, meterLength, meterShows, programFrom } = physics;
 
 /** ms between two steps, and the longest it catches up with after a pause of the machine it runs on. */
 const every = 20;
 const longest = 1000;
 
-/** A drive and motor that are computed, spoken to over Modbus TCP on this machine only. */
+/** A drive and motor that are computed, spoken to over Modbus TCP on this machine only; beside it a power meter. */
 export interface StandIn {
   readonly host: string;
   readonly port: number;
+  /** Port of the power meter at its input. */
+  readonly meter: number;
   readonly drive: physics.LiveDrive;
   readonly close: () => Promise<void>;
 }
 
-/** Starts one; port 0: any that is free. Rejects where the port is taken. */
+/** Starts one; port 0: any that is free. Its meter takes any. Rejects where the port is taken. */
 export async function startStandIn(machine: physics.DrivenMachine, port = 0): Promise<StandIn> {
   const drive = new LiveDrive(machine);
+  const meter = new LiveMeter(machine);
   const holding = Buffer.alloc(bytesOf(holdingLength));
   const input = Buffer.alloc(bytesOf(inputLength));
   for (const { address } of Object.values(driveSettings)) putFloat(holding, address, NaN);
   for (const [key, { address }] of Object.entries(driveSpoils))
     putFloat(holding, address, drive.spoiling[key as keyof typeof driveSpoils]);
-
-  const sockets = new Set<Socket>();
-  const server: Server = createServer((socket) => {
-    sockets.add(socket);
-    // A link that breaks is no news: the drive watches it by itself.
-    socket.on('error', () => socket.destroy());
-    socket.on('close', () => sockets.delete(socket));
-  });
-  const speaks = new modbus.server.TCP(server, { holding, input });
-  speaks.on('preReadInputRegisters', () => {
-    drive.heard();
-    showReading(input, drive);
-  });
-  speaks.on('preReadHoldingRegisters', () => drive.heard());
-  const written = (): void => {
-    drive.heard();
-    obey(drive, holding);
-  };
-  speaks.on('postWriteSingleRegister', written);
-  speaks.on('postWriteMultipleRegisters', written);
-
-  await new Promise<void>((resolve, reject) => {
-    server.once('error', reject);
-    server.listen(port, '127.0.0.1', resolve);
+  const speaking = await serveRegisters(
+    {
+      holding,
+      input,
+      readsInput: () => {
+        drive.heard();
+        showReading(input, drive);
+      },
+      readsHolding: () => drive.heard(),
+      written: () => {
+        drive.heard();
+        obey(drive, holding);
+      },
+    },
+    port,
+  );
+  const shown = Buffer.alloc(bytesOf(meterLength));
+  const metering = await serveRegisters({
+    holding: Buffer.alloc(0),
+    input: shown,
+    readsInput: () => {
+      const reading = meter.show(drive.reading, drive.spoiling);
+      for (const [key, { address }] of Object.entries(meterShows))
+        putFloat(shown, address, reading[key as physics.MeterKey]);
+    },
   });
   let last = performance.now();
   const timer = setInterval(() => {
     const now = performance.now();
-    drive.advance(Math.min(longest, now - last) / 1000);
+    const seconds = Math.min(longest, now - last) / 1000;
+    drive.advance(seconds);
+    meter.advance(seconds, drive.reading);
     last = now;
   }, every);
   timer.unref();
-  const address = server.address();
   return {
-    host: '127.0.0.1',
-    port: typeof address === 'object' && address ? address.port : port,
+    host: speaking.host,
+    port: speaking.port,
+    meter: metering.port,
     drive,
     close: async () => {
       clearInterval(timer);
-      for (const socket of sockets) socket.destroy();
-      await new Promise((resolve) => server.close(resolve));
+      await Promise.all([speaking.close(), metering.close()]);
     },
   };
 }

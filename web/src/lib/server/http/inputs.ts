@@ -45,6 +45,22 @@ export const newDriveLink = z.strictObject({
     .regex(/^(\[[0-9a-f:]+\]|[a-z0-9.-]+)(:\d{1,5})?$/i, { error: 'write an address such as 10.0.0.5:502' }),
   unit: z.int().min(0).max(255).default(1),
 });
+/** Begins a recording, of the stand-in's meter where no address is named; or ends it. */
+export const meterOrder = z.discriminatedUnion('do', [
+  z.strictObject({
+    do: z.literal('record'),
+    address: newDriveLink.shape.address.optional(),
+    unit: newDriveLink.shape.unit,
+  }),
+  z.strictObject({ do: z.literal('stop') }),
+]);
+const moment = z.iso.datetime({ offset: true, error: 'write a time such as 2026-11-02T06:40:00Z' }).optional();
+/** A span of a record; the last hour where none is named. */
+export const recordAsked = z
+  .strictObject({ from: moment, to: moment })
+  .refine(({ from, to }) => from === undefined || to === undefined || Date.parse(from) < Date.parse(to), {
+    error: '“from” must be before “to”',
+  });
 const spoiled = z.strictObject({
   load: z.number().min(-3).max(10).optional(),
   supply: z.number().min(0).max(2).optional(),

@@ -9,6 +9,7 @@ import {
   newStandIn,
   newPosition,
   newRevision,
+  meterOrder,
   newRounds,
   newShelfMotor,
   newStudy,
@@ -225,6 +226,34 @@ export const openApi = {
             description: 'Server-sent events: readings and log as they come',
             content: { 'text/event-stream': {} },
           },
+        },
+      },
+    },
+    '/api/v1/positions/{id}/meter': {
+      parameters: [path('id')],
+      get: { responses: { '200': ok('The power meter that is recorded here, with its last reading; null: none') } },
+      post: {
+        requestBody: body(of(meterOrder)),
+        responses: {
+          '200': ok('Ended'),
+          '201': ok('Recorded once a second from now on'),
+          '404': problem('No stand-in whose meter could be read'),
+          '409': problem('More than are recorded at once'),
+        },
+      },
+    },
+    '/api/v1/positions/{id}/meter/record': {
+      parameters: [
+        path('id'),
+        ...['from', 'to'].map((name) => ({ name, in: 'query', schema: { type: 'string', format: 'date-time' } })),
+      ],
+      get: {
+        responses: {
+          '200': {
+            description: 'What was recorded, with its gaps; as a logger’s file where Accept asks for text/csv',
+            content: { 'application/json': {}, 'text/csv': {} },
+          },
+          '422': problem('Not a span'),
         },
       },
     },

@@ -24,6 +24,7 @@
   import DriveCharts from './DriveCharts.svelte';
   import DriveProgram from './DriveProgram.svelte';
   import DriveRemedies from './DriveRemedies.svelte';
+  import MeterBench from './MeterBench.svelte';
   import SiteFields from './SiteFields.svelte';
   import StandIn from './StandIn.svelte';
 
@@ -168,6 +169,12 @@
   note="A drive and this motor, computed here and spoken to over Modbus TCP: send it the table, run it, spoil it, see what it does."
 >
   {#key page.params.id}<StandIn position={page.params.id ?? ''} />{/key}
+</Group>
+<Group
+  title="A power meter at its input"
+  note="Read once a second over Modbus TCP and kept: what the motor really draws, over hours and days, gaps marked."
+>
+  {#key page.params.id}<MeterBench position={page.params.id ?? ''} />{/key}
 </Group>
 <Group title="House rules">
   <div class="grid gap-3 sm:grid-cols-3">

@@ -1,6 +1,7 @@
 import type { physics } from '@pilgrim/core';
 import { database } from '$lib/server/db/database';
 import { findDrive, openAddress, openStandIn } from '$lib/server/drives/drives';
+import { addressOf } from '$lib/server/drives/polled';
 import { answer, idOf, jsonResponse, parsed, readJsonBody } from '$lib/server/http/http';
 import { newDriveLink, newStandIn } from '$lib/server/http/inputs';
 import { studiesOf } from '$lib/server/positions/positions';
@@ -16,9 +17,7 @@ export const POST = ({ params, request }) =>
     const id = idOf(params.id);
     const body = await readJsonBody(request);
     if (typeof body === 'object' && body !== null && 'address' in body) {
-      const asked = parsed(newDriveLink, body);
-      const [, host = '', port = '502'] = /^\[?([^\]]+?)\]?(?::(\d+))?$/.exec(asked.address) ?? [];
-      return jsonResponse(await openAddress(id, { host, port: Number(port), unit: asked.unit }), 201);
+      return jsonResponse(await openAddress(id, addressOf(parsed(newDriveLink, body))), 201);
     }
     return jsonResponse(await openStandIn(id, await machineOf(id, parsed(newStandIn, body).case)), 201);
   });
