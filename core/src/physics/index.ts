@@ -17,6 +17,8 @@ export * from './energy/worth';
 export * from './energy/tariff';
 export * from './energy/sampling';
 export * from './energy/bill';
+export * from './energy/flowBench';
+export * from './energy/benchExample';
 export * from './machine/rating';
 export * from './mechanics/conveying';
 export * from './measuring/readings';

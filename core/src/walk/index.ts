@@ -3,3 +3,4 @@ export { stampedText } from './doubts';
 export * from './screening';
 export * from './starting';
 export * from './board';
+export * from './flowBench';

@@ -128,7 +128,7 @@ export const partLoadEfficiency = law({
 export const partLoad = (x: number, eta: number): number => x / (x + (1 / eta - 1) * (0.4 + 0.6 * x * x));
 
 /** Losses of a motor behind a drive ÷ those on a sine of the same frequency, for its pulses. */
-const fedLosses = 1.15;
+export const fedLosses = 1.15;
 
 /**
  * Losses of a motor behind a drive ÷ its rating: power x and speed n ≥ 0 ÷ rated, efficiency at full load on a sine.

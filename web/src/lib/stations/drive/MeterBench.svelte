@@ -154,7 +154,7 @@
 {/if}
 {#if record && (record.rows.length > 0 || told)}
   <div class="my-2 flex flex-wrap items-center gap-x-4 gap-y-1 text-[13px]">
-    <label class="flex items-center gap-2"
+    <label class="flex items-center gap-2 whitespace-nowrap"
       >The last
       <Select
         classes={{ select: 'field w-48!' }}
