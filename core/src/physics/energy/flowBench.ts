@@ -70,13 +70,20 @@ export interface BenchReading {
 }
 
 const rad = Math.PI / 30;
+/** Below this share of speed bearings run dry and hold back by so much of rated torque (common practice). */
+const dry = 0.05;
+const stiction = 0.015;
 /** s of one step in time, at most. */
 const longest = 0.004;
 /** A second of opening, and of a drive's frequency, ÷ their whole range. */
 const valveRate = 0.35;
 const rampTime = 8;
-/** A ÷ rated beyond which a drive holds its ramp; the share of rated torque from which a lost line trips it, in s. */
+/** A ÷ rated beyond which a drive holds its ramp. */
 const rampLimit = 1.2;
+/** Slip that a drive compensates, of rated frequency at most, and over so many s. */
+const mostSlip = 0.08;
+const slipTime = 0.6;
+/** Share of rated input from which a lost line trips a drive, and after so many s. */
 const phaseShare = 0.35;
 const phaseAfter = 1;
 /** An overload relay of class 10: trips in 8 s at 7.2 times, and never at what the motor is rated. */
@@ -86,7 +93,7 @@ const relayTrips = 8 * (7.2 ** 2 - relayBears ** 2);
 const seekEvery = 0.5;
 const seekRate = 0.5;
 const leastFrequency = 1;
-/** Share of its volts per hertz that an energy-saving mode does not go below (common practice), and of its frequency. */
+/** Share of its volts per hertz below which no energy-saving mode goes (common practice); most of its frequency. */
 const leastFlux = 0.5;
 const mostFrequency = 1.05;
 
@@ -121,6 +128,7 @@ export class BenchSide {
   #opening = 1;
   #frequency = 0;
   #flux = 1;
+  #slip = 0;
   #aimed = 1;
   #sought = 0;
   #heat = 0;
@@ -319,7 +327,8 @@ export class BenchSide {
     } else if (feeding) this.#ramp(h);
     const pulls = (n: number): number => (feeding ? this.#torque(n) : 0);
     const friction = this.#n < 1e-3 ? 0 : frictionAt(c, this.#n) / (this.#n * rad);
-    const load = this.#resists(this.#n, this.#opening) + friction;
+    const sticks = this.#n < dry * this.spec.speed ? stiction * this.#rated.torque : 0;
+    const load = this.#resists(this.#n, this.#opening) + friction + sticks;
     // Half implicit: a stiff motor holds its speed tighter than a step is long.
     const faster = pulls(this.#n + 0.5);
     const here = pulls(this.#n);
@@ -337,7 +346,10 @@ export class BenchSide {
 
   #ramp(h: number): void {
     const c = this.#circuit;
-    const goal = (this.#speedWanted(this.wanted) * c.poles) / 120 + this.#slipFrequency();
+    // The slip is compensated slowly, or frequency and speed would chase each other.
+    const slip = this.#frequency - (this.#n * c.poles) / 120;
+    this.#slip += (Math.max(0, Math.min(mostSlip * c.frequency, slip)) - this.#slip) * Math.min(1, h / slipTime);
+    const goal = (this.#speedWanted(this.wanted) * c.poles) / 120 + this.#slip;
     const step = (c.frequency / rampTime) * h;
     const highest = mostFrequency * c.frequency;
     if (goal > this.#frequency && this.#current > rampLimit * this.#rated.current) return;
@@ -364,13 +376,6 @@ export class BenchSide {
     if (curve === 'square') return Math.min(1, f / c.frequency);
     const best = bestVoltage(c, f, torque);
     return best ? Math.max(leastFlux, best.voltage / this.#proportional(f)) : 1;
-  }
-
-  /** Hz by which the field turns faster than the shaft, as the drive compensates it. */
-  #slipFrequency(): number {
-    const c = this.#circuit;
-    const slip = this.#frequency - (this.#n * c.poles) / 120;
-    return Math.max(0, Math.min(c.frequency * 0.08, slip));
   }
 
   /** N·m of the motor at n r/min as it is fed; what it draws is left for the reading. */

@@ -2,6 +2,7 @@ import type {
   Candidate,
   Change,
   FirstCyclesView,
+  FlowBenchOf,
   FoundSetting,
   Kept,
   Method,
@@ -56,6 +57,9 @@ export const firstCycles = (method: 'direct' | 'star-delta'): Promise<FirstCycle
 
 export const operatingPoint = (voltage: number, frequency: number, load: number): Promise<OperatingView | null> =>
   solver().operate(voltage, frequency, load);
+
+/** The machine of a draft as two of them stand on the bench. */
+export const flowBench = (draft: unknown): Promise<FlowBenchOf | null> => solver().flowBench(draft);
 
 /** What a round means, aside from the case being typed. */
 export const roundTold = (draft: unknown, round: unknown, rounds: readonly MotorReading[]): Promise<ConditionAnswer> =>

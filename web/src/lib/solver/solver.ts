@@ -2,6 +2,7 @@ import {
   bestFifty,
   explainMotor,
   findSettings,
+  flowBenchOf,
   firstCyclesOf,
   keep,
   nameplate,
@@ -20,6 +21,7 @@ import {
   type Change,
   type ConditionTold,
   type FirstCyclesView,
+  type FlowBenchOf,
   type FoundSetting,
   type Kept,
   type Method,
@@ -148,6 +150,11 @@ export const solver = {
     starting && operateAt(starting, voltage, frequency, load),
   /** Reads a block of text from a plate into fields, and says what was not understood. */
   plateText: (text: string): nameplate.PlateText => nameplate.readPlateText(text),
+  /** The machine of a case as two of them stand on the bench; null where it has none. */
+  flowBench(input: unknown): FlowBenchOf | null {
+    const { solved } = solveDraft(input);
+    return solved && flowBenchOf(solved);
+  },
   /** What a round's readings mean, against the plate of a case and the rounds before it. */
   condition(input: unknown, round: unknown, rounds: readonly MotorReading[]): ConditionAnswer {
     const { value } = readDraft(input);

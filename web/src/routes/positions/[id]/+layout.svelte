@@ -132,6 +132,11 @@
       ['Save a revision', 'Ctrl+S', () => void save()],
       ['Undo', desk.undoes ?? 'nothing to take back', () => desk.undo()],
       [
+        'Bench',
+        'throttled and on a drive, side by side',
+        () => void navigate(resolve('/positions/[id]/bench', { id: data.position.id })),
+      ],
+      [
         'Log',
         'rounds of readings and what they mean',
         () => void navigate(resolve('/positions/[id]/log', { id: data.position.id })),
@@ -252,6 +257,11 @@
     </span>
     <span class="flex-1 max-lg:hidden"></span>
     <Button class="link lg:hidden!" aria-expanded={more} onclick={() => (more = !more)}>More</Button>
+    <a
+      class="link {more ? '' : 'max-lg:hidden!'}"
+      aria-current={page.route.id?.endsWith('/bench') ? 'page' : undefined}
+      href={resolve('/positions/[id]/bench', { id: data.position.id })}>Bench</a
+    >
     <a
       class="link"
       aria-current={page.route.id?.endsWith('/log') ? 'page' : undefined}
