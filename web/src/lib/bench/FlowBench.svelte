@@ -34,9 +34,12 @@
   $effect(() => {
     void desk().answers;
     void flowBench(untrack(() => desk().case)).then((found) => {
-      own = found;
+      // The same machine answered again runs on.
+      const same = looked && JSON.stringify(found) === JSON.stringify(own);
       looked = true;
-      if (untrack(() => machine) === 'own') take(found ? 'own' : 'blower');
+      if (same) return;
+      own = found;
+      if (machine === 'own') take(found ? 'own' : 'blower');
     });
   });
   function take(which: 'own' | 'blower'): void {
@@ -137,7 +140,7 @@
 </p>
 <div class="box mb-3 space-y-2 p-3" role="group" aria-label="What is done">
   <div class="flex flex-wrap items-end gap-x-4 gap-y-2">
-    <Button class="push" data-main onclick={() => bench.run(!bench.running)}
+    <Button class="push" data-main disabled={!looked} onclick={() => bench.run(!bench.running)}
       >{bench.running ? 'Stop both' : 'Start both'}</Button
     >
     <label class="min-w-44 flex-1 text-[13px]"
@@ -277,7 +280,7 @@
 <section class="box mt-3 p-3" aria-label="The year in a minute">
   <div class="flex flex-wrap items-center gap-x-4 gap-y-1">
     <h2 class="m-0!">The year in a minute</h2>
-    <Button class="push" onclick={() => (bench.playing ? bench.pause() : bench.play())}
+    <Button class="push" disabled={!looked} onclick={() => (bench.playing ? bench.pause() : bench.play())}
       >{bench.playing ? 'Pause' : 'Play the year'}</Button
     >
     <span class="text-[13px] text-quiet"
@@ -305,7 +308,9 @@
             played.kWh.drive,
           ).toLocaleString('en')} kWh</span
         >
-        <b class="font-semibold" data-testid="year-saved">saved {money(played.saved)}</b>
+        <b class="font-semibold" data-testid="year-saved"
+          >{played.saved < 0 ? 'so far the drive costs more' : 'saved'} {money(Math.abs(played.saved))}</b
+        >
       </p>
     </div>
   {/if}
