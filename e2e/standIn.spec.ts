@@ -124,3 +124,31 @@ test('a drive at an address is only read until writing to it is allowed by name'
   await expect(state(page)).toContainText('ready');
   await press(page, 'Let it go');
 });
+
+test('its power meter is recorded, a gap marked, and saved as a logger’s file', async ({ page, request }) => {
+  const { id } = await ownPosition(request, 'SI-5', '05-ge-310.json');
+  await openStation(page, id, 'drive');
+  await press(page, 'Record the stand-in’s meter');
+  await expect(page.getByTestId('meter-message')).toContainText('No stand-in runs here');
+  await press(page, 'Start a stand-in');
+  await expect(state(page)).toContainText('not programmed');
+  await press(page, 'Record the stand-in’s meter');
+  await expect(page.getByTestId('meter-state')).toContainText('link up');
+  await expect(page.getByTestId('meter-shows')).toContainText('Power factor');
+  await expect(page.getByTestId('meter-sum')).toContainText('from seconds', { timeout: 20_000 });
+  // It goes on with the page elsewhere.
+  await page.getByTestId('key-cost').click();
+  await page.getByTestId('key-drive').click();
+  await expect(page.getByTestId('meter-state')).toContainText('recorded since');
+  await press(page, 'End the recording');
+  await expect(page.getByRole('button', { name: 'Record the stand-in’s meter' })).toBeVisible();
+  // Five seconds later it is recorded again: what lies between is a gap.
+  await page.waitForTimeout(5000);
+  await press(page, 'Record the stand-in’s meter');
+  await expect(page.getByTestId('meter-gaps')).toContainText('They count for nothing', { timeout: 20_000 });
+  const saved = page.waitForEvent('download');
+  await press(page, 'All as a logger’s file (CSV)');
+  expect((await saved).suggestedFilename()).toBe('meter.csv');
+  await press(page, 'Let it go');
+  await expect(page.getByTestId('meter-state')).toBeHidden({ timeout: 15_000 });
+});

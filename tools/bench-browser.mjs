@@ -56,6 +56,7 @@ try {
   await typing('the catalogue alone');
   await dragging();
   await dialing();
+  await benching();
   await bringShelf(5000);
   await typing('with 5,000 motors on the own shelf');
 } finally {
@@ -175,6 +176,37 @@ async function dialing() {
   console.log(
     `dial moved to chart redrawn: median ${percentile(times, 0.5).toFixed(0)} ms, 95th percentile ` +
       `${percentile(times, 0.95).toFixed(0)} ms (80 moves)`,
+  );
+  await page.close();
+}
+
+/** Runs both machines on the bench for two minutes, the flow moved every ten seconds, and times every frame. */
+async function benching(seconds = 120) {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(`${base}/positions/4180aaaa-0000-4000-8000-000000000007/bench`, { waitUntil: 'networkidle' });
+  await page.getByRole('button', { name: 'Start both' }).click();
+  const times = await page.evaluate(async (seconds) => {
+    const flow = document.querySelector('[data-testid="bench-flow"]');
+    const times = [];
+    const from = performance.now();
+    let last = from;
+    let moved = 0;
+    while (performance.now() - from < 1000 * seconds) {
+      const now = await new Promise((done) => requestAnimationFrame(done));
+      times.push(now - last);
+      last = now;
+      if (now - from > 10_000 * (moved + 1)) {
+        moved++;
+        flow.value = String([60, 90, 40, 100][moved % 4]);
+        flow.dispatchEvent(new Event('input', { bubbles: true }));
+      }
+    }
+    return times.slice(1);
+  }, seconds);
+  const dropped = times.filter((t) => t > 50).length;
+  console.log(
+    `bench running ${seconds} s: ${(times.length / seconds).toFixed(0)} frames a second, slowest ` +
+      `${Math.max(...times).toFixed(0)} ms, ${dropped} over 50 ms`,
   );
   await page.close();
 }

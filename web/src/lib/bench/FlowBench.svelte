@@ -265,8 +265,9 @@
 <div class="box mt-3 p-3">
   <p class="flex flex-wrap items-baseline gap-x-6">
     <span
-      >The drive saves <b class="font-condensed text-[20px] tabular-nums" data-testid="bench-less"
-        >{hidden ? '?' : power(less)}</b
+      >{less < 0 && !hidden ? 'The drive takes more:' : 'The drive saves'}
+      <b class="font-condensed text-[20px] tabular-nums" data-testid="bench-less"
+        >{hidden ? '?' : power(Math.abs(less))}</b
       ></span
     >
     <span class="text-quiet"
@@ -293,10 +294,13 @@
   {#if played}
     <div class="mt-2" role="group" aria-label="What was played" data-testid="year">
       <Progressbar
+        role="progressbar"
+        aria-label="Of the year"
+        aria-valuenow={Math.round((100 * played.hours) / played.of)}
         progress={Math.round((100 * played.hours) / played.of)}
         size="h-2"
-        classes={{ inside: 'bg-(--series-1)' }}
-        aria-label="Of the year"
+        class="mb-2 bg-rule"
+        classes={{ inside: 'bg-pine' }}
       />
       <p class="mt-1 flex flex-wrap gap-x-6 tabular-nums">
         <span>{Math.round(played.hours).toLocaleString('en')} h of {Math.round(played.of).toLocaleString('en')} h</span>
