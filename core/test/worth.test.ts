@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import * as financial from 'financial';
 import { describe, expect, it } from 'vitest';
 import { physics, readCase, solve, type CaseText, type Result } from '@pilgrim/core';
 
@@ -25,6 +26,30 @@ describe('sums in time', () => {
     expect(internalRate(worth())).toBeCloseTo(0.1, 5);
     // Twice the cost back after a year.
     expect(internalRate(worth({ years: 1, benefit: 2000 }))).toBeCloseTo(1, 6);
+  });
+  it('against a package of finance (financial 0.2.4): annuity, net present value and internal rate', () => {
+    const rates = fc.double({ min: 0.005, max: 0.3, noNaN: true });
+    const given = fc.record({
+      cost: fc.double({ min: 100, max: 1e5, noNaN: true }),
+      benefit: fc.double({ min: 10, max: 1e5, noNaN: true }),
+      years: fc.integer({ min: 1, max: 40 }),
+      inflation: fc.double({ min: 0, max: 0.1, noNaN: true }),
+    });
+    fc.assert(
+      fc.property(rates, given, (rate, given) => {
+        const w = worth(given);
+        const flows = Array.from({ length: given.years }, (_, k) => given.benefit * (1 + given.inflation) ** k);
+        expect(physics.presentValue(rate, given.years)).toBeCloseTo(-financial.pv(rate, given.years, 1), 6);
+        const theirs = financial.npv(rate, [-given.cost, ...flows]);
+        expect(Math.abs(presentWorth(w, rate) - theirs)).toBeLessThan(1e-6 * (given.cost + given.benefit));
+        const ours = internalRate(w);
+        // The package looks from ten per cent and may not come to an answer far away.
+        const irr = financial.irr([-given.cost, ...flows], 0.1, 1e-9, 200);
+        if (ours === undefined || Number.isNaN(irr)) return;
+        if (irr > -0.5 && irr < 2) expect(ours).toBeCloseTo(irr, 5);
+      }),
+    );
+    expect(internalRate(worth())).toBeCloseTo(financial.irr([-1000, ...Array<number>(10).fill(162.7454)]), 6);
   });
   it('has no rate where nothing is spent or nothing comes back', () => {
     expect(internalRate(worth({ cost: 0 }))).toBeUndefined();
