@@ -42,8 +42,16 @@ test('a throttled pump: its curve, what is kept, a tariff, and a sum with what i
   // Not worth it is an answer, with its number.
   await field(page, 'money.installedCost').fill('90000');
   await expect(page.locator('body')).toContainText('Not worth it: at 7.0 % over 10 years');
-  const axe = await new AxeBuilder({ page }).analyze();
-  expect(axe.violations).toEqual([]);
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+
+  // On paper: the sum with its band, what else may be done, what moves it and what is assumed.
+  await page.getByTestId('key-sheet').click();
+  await page.getByRole('tab', { name: 'The sum' }).click();
+  await expect(page.getByTestId('sum')).toContainText('Net present value, 5th percentile');
+  await expect(page.getByTestId('sheet')).toContainText('Not worth it: at 7.0 % over 10 years');
+  await expect(page.getByTestId('sheet').getByTestId('ways')).toContainText('Keep all as it is');
+  await expect(page.getByTestId('moves')).toContainText('of what is counted');
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
 });
 
 test('by keyboard alone: a row of a tariff is added, typed and taken away', async ({ page, request }) => {

@@ -12,6 +12,7 @@
   import StarterSettings from '$lib/stations/guard/StarterSettings.svelte';
   import CircuitSheet from '$lib/stations/guard/CircuitSheet.svelte';
   import { cautions } from './cautions';
+  import MoneySheet from './MoneySheet.svelte';
 
   const desk = useDesk();
   const goto = useGoto();
@@ -49,6 +50,7 @@
     { id: 'case', title: 'Case', body: casePage },
     ...(result?.start ? [{ id: 'start', title: 'How it starts', body: startPage }] : []),
     ...(result?.guard ? [{ id: 'circuit', title: 'Circuit', body: circuitPage }] : []),
+    ...(result?.figures['cost.netPresentValue'] ? [{ id: 'money', title: 'The sum', body: moneyPage }] : []),
     { id: 'figures', title: 'Figures', body: figuresPage },
     { id: 'rules', title: 'House rules and cautions', body: rulesPage },
   ]);
@@ -149,6 +151,9 @@
       <p class="screen-only text-[13px] text-quiet">A question is ticked off by giving its field.</p>
     </div>
   {/if}
+{/snippet}
+{#snippet moneyPage()}
+  <MoneySheet />
 {/snippet}
 {#snippet circuitPage()}
   {#if result?.guard}<CircuitSheet guard={result.guard} />{/if}
