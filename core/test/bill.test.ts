@@ -240,6 +240,31 @@ describe('ways to go on', () => {
     expect(chosen?.lifeCycle).toBeCloseTo(at(r, 'lifeCycle'), 3);
     expect(of(r, 'keep')?.energy).toBeCloseTo(at(r, 'oldEnergy'), 4);
   });
+  it('at its break-even price, and at its break-even static head, the change is worth nothing', () => {
+    const dear = told({ installedCost: 40_000 });
+    const even = dear.cost?.breakEven;
+    const worth = (r: Result): number => at(r, 'netPresentValue') / 40_000;
+    expect(Math.abs(worth(told({ installedCost: 40_000, energyPrice: even?.price ?? 0 })))).toBeLessThan(0.005);
+    expect(even?.hours).toBeGreaterThan(0);
+    const { demand } = pump().load as { demand: { head: string } };
+    const lifted = (share: number): Result =>
+      told({ installedCost: 40_000 }, {
+        load: {
+          ...pump().load,
+          demand: { ...demand, staticHead: `${share * Number.parseFloat(demand.head)} m` },
+        },
+      } as Partial<CaseText>);
+    // Where the head is no obstacle at any share it says so; else it is met from both sides.
+    if (even?.head == null) expect.fail('no break-even head');
+    expect(Math.abs(worth(lifted(even.head)))).toBeLessThan(0.02);
+    expect(worth(lifted(even.head + 0.1))).toBeLessThan(0);
+    expect(worth(lifted(even.head - 0.1))).toBeGreaterThan(0);
+  });
+  it('a change that pays at any load and head has no break-even there', () => {
+    const cheap = told({ installedCost: 100 }).cost?.breakEven;
+    expect(cheap).toMatchObject({ load: null });
+    expect(cheap?.price).toBeLessThan(0.02);
+  });
   it('rewinding costs efficiency and lasts less; a premium motor takes less than another of the usual class', () => {
     const r = told();
     expect(of(r, 'rewind')?.energy).toBeGreaterThan(of(r, 'keep')?.energy ?? NaN);

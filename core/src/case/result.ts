@@ -510,6 +510,18 @@ const costView = z.strictObject({
   /** Where a year's energy goes, kWh now and new; but for `wire` and `filter` they add up to what is paid for. */
   account: z.array(z.strictObject({ kind: z.string(), name: z.string(), old: z.number(), new: z.number() })),
   options: z.array(costOption),
+  /**
+   * Where the change is worth nothing and costs nothing, one thing moved at a time: a kWh's mean price; hours and load
+   * ÷ what is counted; the share of the head that is static. Null where no such place is met.
+   */
+  breakEven: z
+    .strictObject({
+      price: z.number().nullable(),
+      hours: z.number().nullable(),
+      load: z.number().nullable(),
+      head: z.number().nullable(),
+    })
+    .nullable(),
 });
 export type CostView = Frozen<z.output<typeof costView>>;
 

@@ -3,7 +3,7 @@ import { modelPrice, ratedTorque, starterPriceIndex, type Motor } from '../catal
 import type { Method } from '../contract';
 import { noLoadShare } from '../nameplate';
 import { bySpeed, connectionFor, pointOf, settledSpeed, type Needs, type Subject, type Walk } from '../needs';
-import { growingPresentValue, meetingSpeed, shaftPower, spendings, type FlowWay } from '../physics';
+import { growingPresentValue, meetingSpeed, shaftPower, spendings, type FlowWay, type Worth } from '../physics';
 import { lowSpeedEfficiency, rewinding, twoSpeedPrice, usualLowSpeed } from '../practice';
 import { yearOf, type CostTold, type Runner } from '../stations';
 import { option, waysOf, withoutDrive } from './options';
@@ -49,7 +49,7 @@ export function compareWays(
   const m = walk.input.money;
   const { account } = told;
   if (needs.speed.assumedHours) return null;
-  if (!worth || walk.w.value('cost.savedMoney') === undefined) return { account, options: [] };
+  if (!worth || walk.w.value('cost.savedMoney') === undefined) return { account, options: [], breakEven: null };
   const factor = growingPresentValue(needs.discountRate, worth.years, worth.inflation);
   const ways = waysFor(walk, needs, subject, offered, told);
   const sums = ways.map((way) => {
@@ -61,7 +61,7 @@ export function compareWays(
     return { way, energy, carbon, demand, bill, spent, lifeCycle: bill * factor + spent };
   });
   const [base] = sums;
-  if (!base) return { account, options: [] };
+  if (!base) return { account, options: [], breakEven: null };
   const options = sums.map(({ way, energy, carbon, demand, bill, spent, lifeCycle }): CostOption => {
     const [more, saved] = [way.cost - base.way.cost, base.bill - bill];
     const { runner: _, life, once = 0, ...said } = way;
@@ -73,7 +73,60 @@ export function compareWays(
       payback: more > 0 && saved > 0 ? more / saved : null,
     };
   });
-  return { account, options };
+  return { account, options, breakEven: breakEvens(walk, needs, told, worth) };
+}
+
+/** Ends between which a break-even is looked for, in how many steps, and how often the one it lies in is halved. */
+const sought = { load: [0.3, 1.5], head: [0, 0.95] } as const;
+const [soughtSteps, halvings] = [12, 16];
+
+function breakEvens({ input }: Walk, needs: Needs, { before, after }: CostTold, worth: Worth): CostView['breakEven'] {
+  const m = input.money;
+  const factor = growingPresentValue(needs.discountRate, worth.years, worth.inflation);
+  const spent = worth.cost * spendings(needs.discountRate, worth.years, worth.inflation, worth.life) + worth.once;
+  const perCarbon = ((m?.carbonPrice ?? 0) / 1000) * (m?.carbon ?? 0);
+  /** Net present value with hours, price and load so many times, and the static share of the head. */
+  const net = ({ hours = 1, price = 1, load = 1, head = needs.speed.flow.system.held }): number => {
+    const flow = { ...needs.speed.flow, system: { ...needs.speed.flow.system, held: head } };
+    const moved = { ...needs, speed: { ...needs.speed, flow } };
+    const [old, new_] = [yearOf(moved, before, load), yearOf(moved, after, load)];
+    const energy = hours * (price * (old.money - new_.money) + perCarbon * (old.energy - new_.energy));
+    const demand = 12 * price * (m?.demandPrice ?? 0) * (old.demand - new_.demand);
+    return (energy + demand - (m?.maintenance ?? 0)) * factor - spent;
+  };
+  // Price and hours act in proportion: two places of the line are enough.
+  const proportional = (key: 'price' | 'hours'): number | null => {
+    const [none, once] = [net({ [key]: 0 }), net({ [key]: 1 })];
+    const root = none / (none - once);
+    return Number.isFinite(root) && root > 0 ? root : null;
+  };
+  const searched = (key: keyof typeof sought): number | null => {
+    const [least, most]: readonly [number, number] = sought[key];
+    const step = (most - least) / soughtSteps;
+    let before = net({ [key]: least });
+    for (let low = least; low < most - step / 2; low += step) {
+      const beyond = net({ [key]: low + step });
+      if (before * beyond > 0) {
+        before = beyond;
+        continue;
+      }
+      let [a, b] = [low, low + step];
+      for (let k = 0; k < halvings; k++) {
+        const mid = (a + b) / 2;
+        if (before * net({ [key]: mid }) <= 0) b = mid;
+        else a = mid;
+      }
+      return (a + b) / 2;
+    }
+    return null;
+  };
+  const price = proportional('price');
+  return {
+    price: price === null ? null : price * needs.energyPrice,
+    hours: proportional('hours'),
+    load: searched('load'),
+    head: needs.load.shape.kind === 'quadratic' ? searched('head') : null,
+  };
 }
 
 function waysFor(walk: Walk, needs: Needs, subject: Subject, offered: readonly Motor[], told: CostTold): Way[] {

@@ -19,6 +19,21 @@
   const desk = useDesk();
   const flow = $derived(desk().result?.curves.flow);
   const options = $derived(desk().result?.cost?.options ?? []);
+  /** Where the change is worth nothing and costs nothing, in words. */
+  const even = $derived.by(() => {
+    const places = desk().result?.cost?.breakEven;
+    if (!places) return '';
+    const share = (value: number): string => `${Math.round(100 * value)} %`;
+    const currency = String(desk().value('money.currency') ?? '');
+    return [
+      places.price !== null && `energy at ${Number(places.price.toPrecision(3))} ${currency} a kWh`.replace('  ', ' '),
+      places.hours !== null && `${share(places.hours)} of the hours`,
+      places.load !== null && `${share(places.load)} of the load`,
+      places.head !== null && `a static head of ${share(places.head)}`,
+    ]
+      .filter(Boolean)
+      .join('; ');
+  });
   const account = $derived(desk().result?.cost?.account ?? []);
   const profiled = $derived(desk().value('speed.profile') !== undefined);
   const bases = [
@@ -147,6 +162,11 @@
 {/if}
 {#if options.length > 1}
   <WaysTable {options} currency={String(desk().value('money.currency') ?? '')} />
+  {#if even}
+    <p class="mb-3 px-1" data-testid="break-even">
+      <b class="font-semibold">Break-even</b>, one thing moved at a time: {even}.
+    </p>
+  {/if}
 {/if}
 {#if desk().result?.curves.money && profiled}
   <MoneyCharts curves={desk().result?.curves.money ?? null} currency={String(desk().value('money.currency') ?? '')} />
