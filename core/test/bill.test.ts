@@ -228,6 +228,38 @@ describe('the band', () => {
   });
 });
 
+describe('what a drive’s maker declares of its losses, at the eight points of IEC 61800-9-2', () => {
+  const losses = {
+    ...{ s0t25: 0.011, s0t50: 0.013, s0t100: 0.019, s50t25: 0.012, s50t50: 0.014 },
+    ...{ s50t100: 0.021, s90t50: 0.016, s90t100: 0.025 },
+  };
+  const { declaredLoss, lossPoints } = physics;
+  it('is met at each point, and joined linearly between them', () => {
+    for (const [key, [n, t]] of Object.entries(lossPoints))
+      expect(declaredLoss(losses, n, t)).toBeCloseTo(losses[key as keyof typeof losses], 12);
+    // By hand, halfway in both: mean of .014, .021, .016 and .025.
+    expect(declaredLoss(losses, 0.7, 0.75)).toBeCloseTo((0.014 + 0.021 + 0.016 + 0.025) / 4, 12);
+    // The point nobody declares: .016 + .012 − .014.
+    expect(declaredLoss(losses, 0.9, 0.25)).toBeCloseTo(0.014, 12);
+  });
+  it('goes into the year’s account and the panel’s heat, by 1.27 × the motor’s rating', () => {
+    const heat = (r: Result): number => r.figures['drive.heat']?.value ?? NaN;
+    const drive = (r: Result): number => r.cost?.account.find((a) => a.kind === 'drive')?.new ?? NaN;
+    const [usual, declared] = [told(), told({}, { drive: { losses } })];
+    const rated = heat(usual) / 0.03;
+    expect(heat(declared)).toBeCloseTo(0.025 * 1.27 * rated, 6);
+    expect(drive(declared)).not.toBeCloseTo(drive(usual), 3);
+    const worse = Object.fromEntries(Object.entries(losses).map(([k, v]) => [k, 2 * v]));
+    expect(drive(told({}, { drive: { losses: worse } }))).toBeCloseTo(2 * drive(declared), 6);
+  });
+  it('seven of the eight are not taken, and the last is asked for', () => {
+    const { s90t100: _, ...seven } = losses;
+    const r = told({}, { drive: { losses: seven } });
+    expect(r.figures['drive.heat']?.value).toBe(told().figures['drive.heat']?.value);
+    expect(r.stations.drive.wanted).toContain('drive.losses.s90t100');
+  });
+});
+
 describe('ways to go on', () => {
   const ways = (r: Result) => r.cost?.options ?? [];
   const of = (r: Result, kind: string) => ways(r).find((o) => o.kind === kind);

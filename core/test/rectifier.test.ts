@@ -111,6 +111,13 @@ describe('a six-pulse rectifier in time', () => {
       { numRuns: 60 },
     );
   });
+  it('settles also where a valve takes over at the very end of a sixth', () => {
+    for (const x of [0.01428013807971962, 0.01478526339575009, 0.018851134354192955, 0.038317707244527224]) {
+      const [before, at, beyond] = [run(0.999 * x, 40), run(x, 40), run(1.001 * x, 40)];
+      expect(at.settled).toBe(true);
+      expect(at.distortion / ((before.distortion + beyond.distortion) / 2)).toBeCloseTo(1, 2);
+    }
+  });
   it('more reactance never distorts more', () => {
     fc.assert(
       fc.property(fc.double({ min: 0.01, max: 0.1, noNaN: true }), (x) => {

@@ -408,8 +408,22 @@ const start = z.strictObject({
     .optional(),
 });
 
+const declared = () => number({ min: 0, max: 0.5 }, 0.02);
+/** What a drive's data sheet declares of its losses: all eight points, each ÷ its rated apparent power. */
+const losses = z.strictObject({
+  s0t25: declared(),
+  s0t50: declared(),
+  s0t100: declared(),
+  s50t25: declared(),
+  s50t50: declared(),
+  s50t100: declared(),
+  s90t50: declared(),
+  s90t100: declared(),
+});
+
 /** The drive, its cable and its supply. What is left out is taken as usual and shown as assumed. */
 const drive = z.strictObject({
+  losses: losses.partial().optional(),
   duty: oneOf(driveDuties).optional(),
   rectifier: oneOf(rectifiers).optional(),
   /** At the input or in the DC link, as an equivalent share at the input; 0 is none. */

@@ -356,7 +356,9 @@ function energyCost({ needs, c }: Bench, { ratios, annuity }: Year, i: number, m
     energy +=
       hours *
       price *
-      (method === 'drive' ? inputOf(full, rated, eta, driven, bySpeed) : inputOf(full, rated, eta, present, now));
+      (method === 'drive'
+        ? inputOf(full, rated, eta, driven, bySpeed, needs.driveLosses)
+        : inputOf(full, rated, eta, present, now));
   return (energy / 1000) * needs.energyPrice * annuity;
 }
 

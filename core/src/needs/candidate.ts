@@ -1,13 +1,19 @@
+import type { Case } from '../case';
 import type { Connection, Motor, MotorColumns } from '../catalogue';
 import type { Method } from '../contract';
 import {
   driveShare,
+  apparentPerRated,
+  declaredLoss,
   fedLoss,
   isVariableTorque,
   meetingSpeed,
   partLoad,
   type FlowPoint,
   type FlowWay,
+  lossPoints,
+  type DeclaredLosses,
+  type LossPoint,
 } from '../physics';
 import { dutyOverload, lowSpeedEfficiency, type Practice } from '../practice';
 import type { Needs } from './walk';
@@ -74,10 +80,17 @@ export interface Drawn {
 }
 
 /**
- * What one flow draws: W of full shaft power and of rating, and the efficiency at full load. What is switched, or known
- * by a published share, takes its share of full input.
+ * What one flow draws: W of full shaft power and of rating, the efficiency at full load, and what the drive's maker
+ * declares of its losses. What is switched, or known by a published share, takes its share of full input.
  */
-export function drawnOf(full: number, rated: number, eta: number, point: FlowPoint, way: FlowWay): Drawn {
+export function drawnOf(
+  full: number,
+  rated: number,
+  eta: number,
+  point: FlowPoint,
+  way: FlowWay,
+  losses?: DeclaredLosses,
+): Drawn {
   // Of several machines those that run share the load; the others take nothing.
   const direct = (share: number, running = point.share, of = rated, at = eta): Drawn => {
     const x = Math.max((full * share) / running / of, nothing);
@@ -94,7 +107,10 @@ export function drawnOf(full: number, rated: number, eta: number, point: FlowPoi
     case 'speed': {
       const x = Math.max((full * point.shaft) / point.share / rated, nothing);
       const motor = rated * (x + fedLoss(x, point.speed, eta));
-      return { motor: point.share * motor, drive: point.share * motor * (1 / driveShare((motor * eta) / rated) - 1) };
+      const lost = losses
+        ? apparentPerRated * rated * declaredLoss(losses, Math.min(1, point.speed), x / Math.max(0.05, point.speed))
+        : motor * (1 / driveShare((motor * eta) / rated) - 1);
+      return { motor: point.share * motor, drive: point.share * lost };
     }
     default:
       return direct(point.shaft);
@@ -102,7 +118,15 @@ export function drawnOf(full: number, rated: number, eta: number, point: FlowPoi
 }
 
 /** The same, together. */
-export function inputOf(full: number, rated: number, eta: number, point: FlowPoint, way: FlowWay): number {
-  const { motor, drive } = drawnOf(full, rated, eta, point, way);
+export function inputOf(...of: Parameters<typeof drawnOf>): number {
+  const { motor, drive } = drawnOf(...of);
   return motor + drive;
+}
+
+/** What the case declares of its drive's losses, where all eight points are there. */
+export function declaredLosses(drive: Case['drive']): DeclaredLosses | undefined {
+  const given = drive?.losses;
+  const isWhole = (of: typeof given): of is DeclaredLosses =>
+    of !== undefined && Object.keys(lossPoints).every((key) => of[key as LossPoint] !== undefined);
+  return isWhole(given) ? given : undefined;
 }

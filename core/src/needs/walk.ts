@@ -3,7 +3,16 @@ import type { Combination, Motor } from '../catalogue';
 import type { FlowControl, Source } from '../contract';
 import type { Workings } from '../law';
 import type { Lesson, SpecialPart } from '../nameplate';
-import type { Circuit, FlowMachine, FlowSystem, FlowWay, LoadShape, Segment, StandstillSettings } from '../physics';
+import type {
+  Circuit,
+  DeclaredLosses,
+  FlowMachine,
+  FlowSystem,
+  FlowWay,
+  LoadShape,
+  Segment,
+  StandstillSettings,
+} from '../physics';
 import type { PlaceNeeds as PlaceConditions, Practice, Rules } from '../practice';
 
 /** What every station is handed: the case, who prescribes, the rules in force, and where to write. */
@@ -160,6 +169,8 @@ export interface Needs {
   readonly start: StartNeeds;
   /** As the case asks the drive to be. */
   readonly drive: Case['drive'];
+  /** What its data sheet declares of its losses; undefined: usual ones. */
+  readonly driveLosses: DeclaredLosses | undefined;
   readonly oldFrame: string | undefined;
   /** The failed motor, and what the new choice must do differently because of how it failed. */
   readonly old: PlateFacts;

@@ -43,6 +43,7 @@ export * from './start/startCase';
 export * from './drive/live';
 export * from './drive/stopLive';
 export * from './drive/registers';
+export * from './drive/declared';
 export * from './drive/meter';
 export * from './start/settings';
 export * from './start/laws';

@@ -15,6 +15,7 @@ import { acceptDoubts } from './doubts';
 import { askUnusual } from './unusual';
 import { practiceById, rulesFor, usualRate, usualYears } from '../practice';
 import {
+  declaredLosses,
   percent,
   rankingPrice,
   startNeeds,
@@ -131,6 +132,7 @@ export function solveWith(
       },
       start: startNeeds(walk, supply.frequency),
       drive: input.drive,
+      driveLosses: declaredLosses(input.drive),
       oldFrame: plate.frame,
       old: plate,
       lessons,

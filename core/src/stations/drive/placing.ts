@@ -2,7 +2,15 @@ import { heightOf } from '../../catalogue';
 import { commonPractice, remembered } from '../../contract';
 import { assumed, field, prescribed } from '../../law';
 import { driveHousing, motorsOn, numberOf, percent, type Needs, type Subject, type Walk } from '../../needs';
-import { chargingCurrent, driveShareAtLoad, panelAir } from '../../physics';
+import {
+  apparentPerRated,
+  chargingCurrent,
+  declaredLoss,
+  driveShareAtLoad,
+  lossPoints,
+  panelAir,
+  type LossPoint,
+} from '../../physics';
 import { bearingSteps, cableWave, driveLosses, farOversize, panelRise, usualCarrier } from '../../practice';
 import { q, writeNumber, writeQuantity } from '../../quantity';
 
@@ -18,6 +26,13 @@ const british = 0.29307;
 /** Heat as those who cool panels say it. */
 const heatText = (watts: number): string => `${writeNumber(watts)} W (${writeNumber(watts / british)} BTU/h)`;
 
+const declaredSource = remembered(
+  'standard',
+  'IEC 61800-9-2',
+  '2017',
+  'losses as declared at its points, of an apparent power 1.27 × the motor’s rating',
+);
+
 /** Heat and air, size against the motor, earthing, height, bearings, bypass and what else stands around it. */
 export function tellPlacing(walk: Walk, needs: Needs, subject: Subject): void {
   const { input, w } = walk;
@@ -25,11 +40,18 @@ export function tellPlacing(walk: Walk, needs: Needs, subject: Subject): void {
   const current = numberOf(w, subject.current);
   if (power === undefined) return;
   const total = motorsOn(needs) * power;
-  const full = (1 - driveShareAtLoad) * total;
-  w.stated('drive.heat', 'W', q(full, 'W'), driveLosses.source, { symbol: 'P_h', text: heatText(full) });
+  const declared = needs.driveLosses;
+  const apparent = apparentPerRated * total;
+  const full = declared ? apparent * declared.s90t100 : (1 - driveShareAtLoad) * total;
+  const source = declared ? declaredSource : driveLosses.source;
+  for (const key of Object.keys(lossPoints) as LossPoint[])
+    if (input.drive?.losses && input.drive.losses[key] === undefined) w.want(`drive.losses.${key}`);
+  w.stated('drive.heat', 'W', q(full, 'W'), source, { symbol: 'P_h', text: heatText(full) });
   const share = Math.min(1.2, (w.value('load.motorPower') ?? power) / power);
-  const part = driveLosses.idle * total * (1 - share) + full * share;
-  w.stated('drive.heatPart', 'W', q(part, 'W'), driveLosses.source, { symbol: 'P_h', text: heatText(part) });
+  const part = declared
+    ? apparent * declaredLoss(declared, 1, share)
+    : driveLosses.idle * total * (1 - share) + full * share;
+  w.stated('drive.heatPart', 'W', q(part, 'W'), source, { symbol: 'P_h', text: heatText(part) });
   const sealed = driveHousing(needs, input.place, power).startsWith('sealed');
   if (!sealed)
     w.figure(

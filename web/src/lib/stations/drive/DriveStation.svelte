@@ -164,6 +164,21 @@
   </div>
   {#if view && view.settings.length > 0}<DriveProgram drive={view} />{/if}
 </Group>
+<Fold title="Losses its maker declares, at the eight points of IEC 61800-9-2">
+  <p class="mb-2 text-[13px] text-quiet">
+    Each ÷ its rated apparent power; all eight take the place of the usual 3 % in heat and money.
+  </p>
+  <div class="grid gap-3 sm:grid-cols-4">
+    <NumberField path="drive.losses.s0t25" label="Standing, a quarter of torque" shareTo={0.5} placeholder="1.1 %" />
+    <NumberField path="drive.losses.s0t50" label="Standing, half torque" shareTo={0.5} placeholder="1.3 %" />
+    <NumberField path="drive.losses.s0t100" label="Standing, full torque" shareTo={0.5} placeholder="1.9 %" />
+    <NumberField path="drive.losses.s50t25" label="Half speed, a quarter" shareTo={0.5} placeholder="1.2 %" />
+    <NumberField path="drive.losses.s50t50" label="Half speed, half torque" shareTo={0.5} placeholder="1.4 %" />
+    <NumberField path="drive.losses.s50t100" label="Half speed, full torque" shareTo={0.5} placeholder="2.1 %" />
+    <NumberField path="drive.losses.s90t50" label="90 % speed, half torque" shareTo={0.5} placeholder="1.6 %" />
+    <NumberField path="drive.losses.s90t100" label="90 % speed, full torque" shareTo={0.5} placeholder="2.5 %" />
+  </div>
+</Fold>
 <Group
   title="Try it on a stand-in"
   note="A drive and this motor, computed here and spoken to over Modbus TCP: send it the table, run it, spoil it, see what it does."
