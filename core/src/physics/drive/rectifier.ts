@@ -372,7 +372,8 @@ export function runRectifier(spec: RectifierSpec): RectifierRun {
     }
     const to = after(y);
     const miss = missOf(to, y);
-    if (size(miss) < nearest) [best, nearest] = [y, size(miss)];
+    if (best.length === 0) best = y;
+    if (inReach(y.at(-1) ?? 0) && size(miss) < nearest) [best, nearest] = [y, size(miss)];
     if (nearest < 1e-7) {
       settled = true;
       break;
