@@ -242,15 +242,49 @@ describe('what a drive’s maker declares of its losses, at the eight points of 
     // The point nobody declares: .016 + .012 − .014.
     expect(declaredLoss(losses, 0.9, 0.25)).toBeCloseTo(0.014, 12);
   });
-  it('goes into the year’s account and the panel’s heat, by 1.27 × the motor’s rating', () => {
+  // Reference losses of a drive in kW at 90 % speed and full torque: Regulation (EU) 2019/1781, annex I, which is
+  // IEC 61800-9-2's table (from memory). Class IE2 is below three quarters of them.
+  it.each([
+    [0.75, 0.142],
+    [4, 0.374],
+    [7.5, 0.581],
+    [15, 1.01],
+    [30, 1.86],
+    [110, 5.55],
+  ])('the usual loss of a drive of %d kW makes it one of class IE2, as drives sold now must be', (rated, reference) => {
+    const usual = rated * (1 / physics.driveShare(1) - 1);
+    expect(usual).toBeLessThan(0.75 * reference);
+    expect(usual).toBeGreaterThan(0.1 * reference);
+  });
+  it.each([
+    [4, 5.44],
+    [30, 38.2],
+    [110, 135],
+  ])('a motor of %d kW is paired with a drive of %d kVA', (rated, apparent) => {
+    expect(physics.apparentOf(1000 * rated) / 1000).toBeCloseTo(apparent, 6);
+  });
+  it('goes into the year’s account and the panel’s heat, by the apparent power of its rating', () => {
     const heat = (r: Result): number => r.figures['drive.heat']?.value ?? NaN;
     const drive = (r: Result): number => r.cost?.account.find((a) => a.kind === 'drive')?.new ?? NaN;
     const [usual, declared] = [told(), told({}, { drive: { losses } })];
     const rated = heat(usual) / 0.03;
-    expect(heat(declared)).toBeCloseTo(0.025 * 1.27 * rated, 6);
+    expect(heat(declared)).toBeCloseTo(0.025 * physics.apparentOf(rated), 6);
     expect(drive(declared)).not.toBeCloseTo(drive(usual), 3);
     const worse = Object.fromEntries(Object.entries(losses).map(([k, v]) => [k, 2 * v]));
     expect(drive(told({}, { drive: { losses: worse } }))).toBeCloseTo(2 * drive(declared), 6);
+  });
+  it('a drive that lowers the flux saves in the motor at part load, more the lighter it is, and nothing at full', () => {
+    const motor = (r: Result): number => r.cost?.account.find((a) => a.kind === 'motor')?.new ?? NaN;
+    const saved = (flow: number): number => {
+      const speed = { ...pump().speed, profile: [{ hours: 4000, flow }] };
+      const [held, least] = [told({}, { speed }), told({}, { speed, drive: { energySaving: true } })];
+      expect(at(least, 'newEnergy')).toBeLessThanOrEqual(at(held, 'newEnergy') + 1e-6);
+      return 1 - motor(least) / motor(held);
+    };
+    const [full, some, light] = [saved(1), saved(0.8), saved(0.65)];
+    expect(full).toBeLessThan(0.05);
+    expect(light).toBeGreaterThan(some);
+    expect(light).toBeLessThan(0.75);
   });
   it('seven of the eight are not taken, and the last is asked for', () => {
     const { s90t100: _, ...seven } = losses;

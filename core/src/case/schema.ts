@@ -424,6 +424,8 @@ const losses = z.strictObject({
 /** The drive, its cable and its supply. What is left out is taken as usual and shown as assumed. */
 const drive = z.strictObject({
   losses: losses.partial().optional(),
+  /** Lowers the flux at part load for the least loss. */
+  energySaving: flag().optional(),
   duty: oneOf(driveDuties).optional(),
   rectifier: oneOf(rectifiers).optional(),
   /** At the input or in the DC link, as an equivalent share at the input; 0 is none. */

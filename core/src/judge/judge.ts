@@ -357,7 +357,7 @@ function energyCost({ needs, c }: Bench, { ratios, annuity }: Year, i: number, m
       hours *
       price *
       (method === 'drive'
-        ? inputOf(full, rated, eta, driven, bySpeed, needs.driveLosses)
+        ? inputOf(full, rated, eta, driven, bySpeed, needs.fed)
         : inputOf(full, rated, eta, present, now));
   return (energy / 1000) * needs.energyPrice * annuity;
 }

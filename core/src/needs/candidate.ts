@@ -3,9 +3,10 @@ import type { Connection, Motor, MotorColumns } from '../catalogue';
 import type { Method } from '../contract';
 import {
   driveShare,
-  apparentPerRated,
+  apparentOf,
   declaredLoss,
   fedLoss,
+  leastFedLoss,
   isVariableTorque,
   meetingSpeed,
   partLoad,
@@ -16,7 +17,7 @@ import {
   type LossPoint,
 } from '../physics';
 import { dutyOverload, lowSpeedEfficiency, type Practice } from '../practice';
-import type { Needs } from './walk';
+import type { FedNeeds, Needs } from './walk';
 
 /** Where motor i would run straight on the line, r/min. */
 export const directSpeed = (needs: Needs, c: MotorColumns, i: number): number =>
@@ -80,8 +81,8 @@ export interface Drawn {
 }
 
 /**
- * What one flow draws: W of full shaft power and of rating, the efficiency at full load, and what the drive's maker
- * declares of its losses. What is switched, or known by a published share, takes its share of full input.
+ * What one flow draws: W of full shaft power and of rating, the efficiency at full load, and how a drive feeds
+ * it. What is switched, or known by a published share, takes its share of full input.
  */
 export function drawnOf(
   full: number,
@@ -89,7 +90,7 @@ export function drawnOf(
   eta: number,
   point: FlowPoint,
   way: FlowWay,
-  losses?: DeclaredLosses,
+  fed?: FedNeeds,
 ): Drawn {
   // Of several machines those that run share the load; the others take nothing.
   const direct = (share: number, running = point.share, of = rated, at = eta): Drawn => {
@@ -106,9 +107,10 @@ export function drawnOf(
         : direct(point.shaft);
     case 'speed': {
       const x = Math.max((full * point.shaft) / point.share / rated, nothing);
-      const motor = rated * (x + fedLoss(x, point.speed, eta));
-      const lost = losses
-        ? apparentPerRated * rated * declaredLoss(losses, Math.min(1, point.speed), x / Math.max(0.05, point.speed))
+      const loss = fed?.leastFlux ? leastFedLoss : fedLoss;
+      const motor = rated * (x + loss(x, point.speed, eta));
+      const lost = fed?.losses
+        ? apparentOf(rated) * declaredLoss(fed.losses, Math.min(1, point.speed), x / Math.max(0.05, point.speed))
         : motor * (1 / driveShare((motor * eta) / rated) - 1);
       return { motor: point.share * motor, drive: point.share * lost };
     }

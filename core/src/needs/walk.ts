@@ -101,6 +101,12 @@ export interface FlowNeeds {
   readonly typed: boolean;
 }
 
+/** What a drive loses itself, by its data sheet (undefined: as usual), and whether it lowers the motor's flux. */
+export interface FedNeeds {
+  readonly losses: DeclaredLosses | undefined;
+  readonly leastFlux: boolean;
+}
+
 export interface SpeedNeeds {
   readonly variable: boolean;
   /** Whether a damper, vanes, a valve or a bypass holds flow below full for a part of the year: speed would do it. */
@@ -169,8 +175,7 @@ export interface Needs {
   readonly start: StartNeeds;
   /** As the case asks the drive to be. */
   readonly drive: Case['drive'];
-  /** What its data sheet declares of its losses; undefined: usual ones. */
-  readonly driveLosses: DeclaredLosses | undefined;
+  readonly fed: FedNeeds;
   readonly oldFrame: string | undefined;
   /** The failed motor, and what the new choice must do differently because of how it failed. */
   readonly old: PlateFacts;

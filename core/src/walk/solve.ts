@@ -132,7 +132,7 @@ export function solveWith(
       },
       start: startNeeds(walk, supply.frequency),
       drive: input.drive,
-      driveLosses: declaredLosses(input.drive),
+      fed: { losses: declaredLosses(input.drive), leastFlux: input.drive?.energySaving === true },
       oldFrame: plate.frame,
       old: plate,
       lessons,

@@ -1,3 +1,5 @@
+import { interpolate } from '../../quantity';
+
 /**
  * The eight points at which a drive's losses are declared, as shares of rated frequency and of rated torque-producing
  * current. Source: IEC 61800-9-2, 2017, clause 5 (from memory).
@@ -17,8 +19,16 @@ export type LossPoint = keyof typeof lossPoints;
 /** Losses ÷ rated apparent power at the eight points. */
 export type DeclaredLosses = Readonly<Record<LossPoint, number>>;
 
-/** Rated apparent power of a drive ÷ its motor's rating, as the standard pairs them (from memory). */
-export const apparentPerRated = 1.27;
+/** Motor ratings in kW and the apparent power in kVA of the drive paired with them: its table (from memory). */
+// prettier-ignore
+const pairs = [
+  [0.12, 0.278], [0.37, 0.697], [0.75, 1.29], [2.2, 3.3], [4, 5.44], [7.5, 9.95], [11, 14.4], [15, 19.5], [22, 28.3],
+  [30, 38.2], [45, 56.9], [75, 92.8], [110, 135], [160, 196], [250, 302], [1000, 1188],
+] as const;
+const ratios = pairs.map(([kW, kVA]): [number, number] => [Math.log(kW), kVA / kW]);
+
+/** Apparent power in VA of the drive paired with a motor of so many W. */
+export const apparentOf = (rated: number): number => rated * interpolate(ratios, Math.log(rated / 1000), 1.27);
 
 const mix = (a: number, b: number, t: number): number => a + t * (b - a);
 

@@ -48,7 +48,7 @@ export function partsAt(
   flow: number,
 ): Parts {
   const point = pointOf(needs, way, flow);
-  const { motor, drive } = drawnOf(full, rated, eta, point, way, needs.driveLosses);
+  const { motor, drive } = drawnOf(full, rated, eta, point, way, needs.fed);
   const lost = way.kind === 'speed' ? filter * motor : 0;
   // Torque asks the current, and a drive holds it as speed falls; on and off draws it in full while it is on.
   const switched = way.kind === 'on-off' ? point.shaft : 1;

@@ -3,7 +3,7 @@ import { commonPractice, remembered } from '../../contract';
 import { assumed, field, prescribed } from '../../law';
 import { driveHousing, motorsOn, numberOf, percent, type Needs, type Subject, type Walk } from '../../needs';
 import {
-  apparentPerRated,
+  apparentOf,
   chargingCurrent,
   declaredLoss,
   driveShareAtLoad,
@@ -30,7 +30,7 @@ const declaredSource = remembered(
   'standard',
   'IEC 61800-9-2',
   '2017',
-  'losses as declared at its points, of an apparent power 1.27 × the motor’s rating',
+  'losses as declared at its points, of the apparent power paired with the motor’s rating',
 );
 
 /** Heat and air, size against the motor, earthing, height, bearings, bypass and what else stands around it. */
@@ -40,8 +40,8 @@ export function tellPlacing(walk: Walk, needs: Needs, subject: Subject): void {
   const current = numberOf(w, subject.current);
   if (power === undefined) return;
   const total = motorsOn(needs) * power;
-  const declared = needs.driveLosses;
-  const apparent = apparentPerRated * total;
+  const declared = needs.fed.losses;
+  const apparent = apparentOf(total);
   const full = declared ? apparent * declared.s90t100 : (1 - driveShareAtLoad) * total;
   const source = declared ? declaredSource : driveLosses.source;
   for (const key of Object.keys(lossPoints) as LossPoint[])

@@ -76,6 +76,7 @@
   <div class="grid gap-3 sm:grid-cols-3">
     <ChoiceField path="drive.cooling" label="Cooled by" options={driveCooling} none="as the motor is made" />
     <ChoiceField path="drive.encoder" label="Encoder" options={yesNo} />
+    <ChoiceField path="drive.energySaving" label="Lowers the flux at part load" options={yesNo} />
   </div>
   <div class="mt-3"><DriveCharts of="envelope" /></div>
   <Figures ids={['drive.minSpeed', 'drive.maxSpeed', 'drive.torqueLeast']} />
