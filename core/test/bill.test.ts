@@ -326,6 +326,18 @@ describe('ways to go on', () => {
     expect(worth(lifted(even.head + 0.1))).toBeLessThan(0);
     expect(worth(lifted(even.head - 0.1))).toBeGreaterThan(0);
   });
+  it('with a price on demand and upkeep the break-even line and the finding name the same price and hours', () => {
+    const money = { installedCost: 90_000, demandPrice: 9, maintenance: 150 };
+    const r = told(money);
+    const even = r.cost?.breakEven;
+    const text = r.findings.find((f) => f.id === 'cost.not-worth-it')?.text ?? '';
+    const [, price = ''] = /energy cost ([\d.]+)/.exec(text) ?? [];
+    const [, hours = ''] = /it ran ([\d.]+) times/.exec(text) ?? [];
+    expect(Number(price) / (even?.price ?? NaN)).toBeCloseTo(1, 2);
+    expect(Number(hours)).toBeCloseTo(even?.hours ?? NaN, 1);
+    const there = told({ ...money, energyPrice: even?.price ?? 0 });
+    expect(Math.abs(at(there, 'netPresentValue') / 90_000)).toBeLessThan(0.005);
+  });
   it('a change that pays at any load and head has no break-even there', () => {
     const cheap = told({ installedCost: 100 }).cost?.breakEven;
     expect(cheap).toMatchObject({ load: null });

@@ -296,6 +296,9 @@ describe('counters, and what is due', () => {
     expect(due(told({ vibration: 1 }), 'Vibration')?.at).toBe('2027-02-20');
     expect(due(told({ vibration: 3 }), 'Vibration')?.at).toBe('2026-12-20');
     expect(due(told({ vibration: 5 }), 'Vibration')?.at).toBeNull();
+    // Hot, whatever the zone: within a month.
+    expect(due(told({ vibration: 0.5, temperature: 81 }), 'Vibration')?.at).toBe('2026-12-20');
+    expect(due(told({ vibration: 0.5, temperature: 80 }), 'Vibration')?.at).toBe('2027-05-20');
     const insulation = (ohm: number) => due(told({ insulation: ohm, insulationTemperature: 40 }), 'Insulation')?.at;
     expect([insulation(200), insulation(20), insulation(2)]).toEqual(['2027-11-20', '2027-02-20', null]);
     // 12 h a day by the counter; 4000 h are 333 days after the greasing.

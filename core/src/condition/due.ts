@@ -42,7 +42,12 @@ function vibration(round: Round, done: MotorReading | undefined): Due {
   if (done?.vibration === undefined) return { what, at: null, why: 'never read here' };
   const zone = zoneOf(done.vibration, zonesHere(round).zones);
   if (zone === 'D') return { what, at: null, why: 'in zone D: before it runs on' };
-  return after(what, done, checkMonths.vibration[zone], `zone ${zone}`);
+  const worse = round.walk.w.findings.some(
+    (f) => f.id === 'condition.hot-bearing' || f.id === 'condition.bearing-rise' || f.id === 'condition.bearing-noise',
+  );
+  return worse
+    ? after(what, done, checkMonths.vibration.C, `zone ${zone}, but hotter or louder than it was`)
+    : after(what, done, checkMonths.vibration[zone], `zone ${zone}`);
 }
 
 function grease(round: Round, rounds: readonly MotorReading[]): Due[] {

@@ -91,7 +91,8 @@ function breakEvens({ input }: Walk, needs: Needs, { before, after }: CostTold, 
     const moved = { ...needs, speed: { ...needs.speed, flow } };
     const [old, new_] = [yearOf(moved, before, load), yearOf(moved, after, load)];
     const energy = hours * (price * (old.money - new_.money) + perCarbon * (old.energy - new_.energy));
-    const demand = 12 * price * (m?.demandPrice ?? 0) * (old.demand - new_.demand);
+    // It is the kilowatt hour's price that is moved, not the demand's.
+    const demand = 12 * (m?.demandPrice ?? 0) * (old.demand - new_.demand);
     return (energy + demand - (m?.maintenance ?? 0)) * factor - spent;
   };
   // Price and hours act in proportion: two places of the line are enough.

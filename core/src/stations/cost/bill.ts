@@ -43,7 +43,7 @@ export const demandPriceGiven = ({ input }: Pick<Walk, 'input'>): Given<'1/kW'> 
 /** Price paid on the new way's energy: the tariff's by time where there is one. */
 export const newPrice = (walk: Walk): Given<'1/kWh'> | 'cost.newPrice' =>
   walk.w.figures.has('cost.newPrice') ? 'cost.newPrice' : priceGiven(walk);
-export const newDemand = ({ w }: Walk): 'cost.newDemand' | 'cost.newPeak' =>
+export const newDemand = ({ w }: Pick<Walk, 'w'>): 'cost.newDemand' | 'cost.newPeak' =>
   w.figures.has('cost.newDemand') ? 'cost.newDemand' : 'cost.newPeak';
 
 /** What a year saves by the bills: energy by time, demand by what it is billed on, what a ratchet keeps. */

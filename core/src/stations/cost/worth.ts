@@ -120,13 +120,17 @@ function notWorthIt({ input, w }: Pick<Walk, 'input' | 'w'>, worth: Worth, rate:
   const energy = w.value('cost.savedEnergy') ?? 0;
   const price = weekPrice(input.money);
   const lacking = spent / factor - worth.benefit;
+  // What a year brings whatever it runs, and what goes with its hours.
+  const kilowatts = (w.value('cost.oldDemand') ?? w.value('cost.oldPeak') ?? 0) - (w.value(newDemand({ w })) ?? 0);
+  const standing = 12 * (input.money?.demandPrice ?? 0) * kilowatts - (input.money?.maintenance ?? 0);
+  const running = worth.benefit - standing;
   const index = w.figures.get('cost.investment')?.assumed.some((a) => a.field === 'money.installedCost') === true;
   const wouldBe = [
     worth.benefit * factor > worth.once && `it cost ${money((worth.benefit * factor - worth.once) / times)} or less`,
     energy > 0 &&
       price !== undefined &&
       `energy cost ${writeMoney(price + lacking / energy, '1/kWh', input.money?.currency ?? '')} or more`,
-    worth.benefit > 0 && `it ran ${(spent / factor / worth.benefit).toFixed(1)} times as long a year`,
+    running > 0 && `it ran ${((spent / factor - standing) / running).toFixed(1)} times as long a year`,
   ].filter(Boolean);
   return (
     `Not worth it: at ${percent(rate, 1)} over ${worth.years} years it costs ${money(-net)} more than it brings` +

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { ConditionTold } from '@pilgrim/core';
+  import { Button } from 'flowbite-svelte';
   import FindingLine from '$lib/desk/FindingLine.svelte';
   import { useGoto } from '$lib/desk/goto';
   import FigureLine from '$lib/ui/FigureLine.svelte';
@@ -26,7 +27,7 @@
       <li class={step.found === null ? '' : 'text-quiet'}>
         <span class="font-medium">{step.measure}.</span>
         {#if step.found === null && field !== undefined}
-          <button type="button" class="link text-[13px]" onclick={() => goto(field)}>→ enter it</button>
+          <Button class="link text-[13px]" onclick={() => goto(field)}>→ enter it</Button>
         {/if}
         <ul class="mt-0.5 text-[13.5px]">
           {#each step.results as r, i (r.when)}
