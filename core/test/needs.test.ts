@@ -209,6 +209,7 @@ describe('what heat and height leave of a motor', () => {
 
 describe('input power', () => {
   // 10 kW at 90 %: losses 1111 W, of which 40 % stay and 60 % go with the square of load.
+  const motor = { rated: 10e3, eta: 0.9, constant: 0.4 };
   const losses = (x: number) => 1111.11 * (0.4 + 0.6 * x * x);
   const point = (shaft: number, over: Partial<FlowPoint> = {}): FlowPoint => ({
     ...{ speed: 1, flow: shaft, head: 1, shaft, share: 1, work: 0, control: 0, machine: shaft },
@@ -216,33 +217,33 @@ describe('input power', () => {
   });
   const [speed, throttle] = [{ kind: 'speed' }, { kind: 'throttle' }] as const;
   it('straight on the line: the shaft power of the row, and the motor’s losses there', () => {
-    expect(inputOf(10e3, 10e3, 0.9, point(1), throttle)).toBeCloseTo(11_111.1, 0);
-    expect(inputOf(5e3, 10e3, 0.9, point(1), throttle)).toBeCloseTo(5e3 + losses(0.5), 0);
-    expect(inputOf(10e3, 10e3, 0.9, point(0.5), throttle)).toBeCloseTo(5e3 + losses(0.5), 0);
+    expect(inputOf(10e3, motor, point(1), throttle)).toBeCloseTo(11_111.1, 0);
+    expect(inputOf(5e3, motor, point(1), throttle)).toBeCloseTo(5e3 + losses(0.5), 0);
+    expect(inputOf(10e3, motor, point(0.5), throttle)).toBeCloseTo(5e3 + losses(0.5), 0);
   });
   it('a published share, or time switched on, is a share of what full flow draws', () => {
     const published = { kind: 'published', behind: true, share: () => 0.8 } as const;
-    expect(inputOf(5e3, 10e3, 0.9, point(0.8), published)).toBeCloseTo(0.8 * (5e3 + losses(0.5)), 0);
-    expect(inputOf(5e3, 10e3, 0.9, point(0.3), { kind: 'on-off' })).toBeCloseTo(0.3 * (5e3 + losses(0.5)), 0);
+    expect(inputOf(5e3, motor, point(0.8), published)).toBeCloseTo(0.8 * (5e3 + losses(0.5)), 0);
+    expect(inputOf(5e3, motor, point(0.3), { kind: 'on-off' })).toBeCloseTo(0.3 * (5e3 + losses(0.5)), 0);
   });
   it('of two machines one rests: the other takes what it takes at its own load', () => {
-    expect(inputOf(10e3, 10e3, 0.9, point(0.25, { share: 0.5 }), throttle)).toBeCloseTo(0.5 * (5e3 + losses(0.5)), 0);
+    expect(inputOf(10e3, motor, point(0.25, { share: 0.5 }), throttle)).toBeCloseTo(0.5 * (5e3 + losses(0.5)), 0);
   });
   it('a two-speed winding at low speed is a smaller motor, and a worse one', () => {
     const low = { kind: 'two-speed', low: 0.5 } as const;
     // 1/8 of 10 kW, at full load there.
-    expect(inputOf(10e3, 10e3, 0.9, point(0.125, { speed: 0.5 }), low)).toBeCloseTo(1250 / (0.9 * 0.96), 0);
-    expect(inputOf(10e3, 10e3, 0.9, point(1), low)).toBeCloseTo(11_111.1, 0);
+    expect(inputOf(10e3, motor, point(0.125, { speed: 0.5 }), low)).toBeCloseTo(1250 / (0.9 * 0.96), 0);
+    expect(inputOf(10e3, motor, point(1), low)).toBeCloseTo(11_111.1, 0);
   });
   it('behind a drive: the load by speed, and the drive’s own losses on top', () => {
     // 15 % more than on a sine (IEC 61800-9-2, from memory).
     const motorIn = 5e3 + 1.15 * losses(0.5);
     const share = (motorIn * 0.9) / 10e3;
-    expect(inputOf(10e3, 10e3, 0.9, point(0.5), speed)).toBeCloseTo(motorIn * (1 + (0.01 + 0.02 * share) / share), 0);
+    expect(inputOf(10e3, motor, point(0.5), speed)).toBeCloseTo(motorIn * (1 + (0.01 + 0.02 * share) / share), 0);
   });
   it('idling is finite: what it takes is its standing losses', () => {
-    expect(inputOf(0, 10e3, 0.9, point(1), throttle)).toBeCloseTo(444.4, 0);
-    expect(Number.isFinite(inputOf(10e3, 10e3, 0.9, point(0), speed))).toBe(true);
+    expect(inputOf(0, motor, point(1), throttle)).toBeCloseTo(444.4, 0);
+    expect(Number.isFinite(inputOf(10e3, motor, point(0), speed))).toBe(true);
   });
 });
 

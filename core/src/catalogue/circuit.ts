@@ -1,5 +1,16 @@
-import { answerLength, at, breakdown, currentAt, solveAt, torqueAt, type Circuit } from '../physics';
+import {
+  answerLength,
+  at,
+  breakdown,
+  constantLossShare,
+  currentAt,
+  pointForTorque,
+  solveAt,
+  torqueAt,
+  type Circuit,
+} from '../physics';
 import type { Practice } from '../practice';
+import { q } from '../quantity';
 import { modelInertia, modelMass, modelPrice, modelSound, heightOf, turndowns } from './models';
 import type { Motor } from './motor';
 
@@ -16,6 +27,7 @@ export function motorOfCircuit(c: Circuit, practice: Practice, inertia: number |
   const unit = practice.words.powerUnit;
   const powerText = `${(power / (unit === 'hp' ? 745.6998715822702 : 1000)).toPrecision(3)} ${unit}`;
   const locked = torqueAt(c, c.voltage, c.frequency, 1) / torque;
+  const half = pointForTorque(c, c.voltage, c.frequency, torque / 2);
   let pullUp = Infinity;
   for (let s = 1; s > 0.2; s -= 0.02) pullUp = Math.min(pullUp, torqueAt(c, c.voltage, c.frequency, s) / torque);
   return {
@@ -31,6 +43,7 @@ export function motorOfCircuit(c: Circuit, practice: Practice, inertia: number |
     connections: [{ voltage: c.voltage, current }],
     efficiency,
     efficiencyMinimum: efficiency,
+    ...(half && half.efficiency < 1 && { constantLoss: constantOf(efficiency, half.efficiency) }),
     efficiencyClass: 'by its circuit',
     powerFactor: out[at.powerFactor] ?? 0,
     frame: null,
@@ -59,3 +72,6 @@ export function motorOfCircuit(c: Circuit, practice: Practice, inertia: number |
     priceIndex: modelPrice(power, c.poles, 1),
   };
 }
+
+const constantOf = (eta: number, half: number): number =>
+  Math.max(0, Math.min(1, constantLossShare.of({ eta: q(eta, '1'), x: q(0.5, '1'), eta_x: q(half, '1') })));

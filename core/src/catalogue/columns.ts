@@ -1,3 +1,4 @@
+import { usualConstantLoss } from '../physics';
 import { withParts } from './faced';
 import { genericMotors } from './generic';
 import type { Motor } from './motor';
@@ -11,6 +12,7 @@ export interface MotorColumns {
   readonly poles: Float64Array;
   readonly efficiency: Float64Array;
   readonly efficiencyMinimum: Float64Array;
+  readonly constantLoss: Float64Array;
   readonly ratedTorque: Float64Array;
   readonly lockedRotorTorque: Float64Array;
   readonly pullUpTorque: Float64Array;
@@ -33,6 +35,7 @@ export function motorColumns(motors: readonly Motor[] = genericMotors()): MotorC
     poles: column((m) => m.poles),
     efficiency: column((m) => m.efficiency),
     efficiencyMinimum: column((m) => m.efficiencyMinimum),
+    constantLoss: column((m) => m.constantLoss ?? usualConstantLoss),
     ratedTorque: column(ratedTorque),
     lockedRotorTorque: column((m) => m.lockedRotorTorque * ratedTorque(m)),
     pullUpTorque: column((m) => m.pullUpTorque * ratedTorque(m)),

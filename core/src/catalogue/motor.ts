@@ -50,6 +50,8 @@ export interface Motor {
   readonly connections: readonly Connection[];
   readonly efficiency: number;
   readonly efficiencyMinimum: number;
+  /** Share of its full-load losses that does not go with load, where its part-load efficiency is known. */
+  readonly constantLoss?: number;
   readonly efficiencyClass: string;
   readonly powerFactor: number;
   readonly frame: string | null;

@@ -18,6 +18,7 @@ const plate = {
   'plate.powerFactor': ['1', 'Power factor'],
   'plate.efficiency': ['1', 'Efficiency'],
   'plate.efficiencyMinimum': ['1', 'Minimum efficiency'],
+  'plate.constantLoss': ['1', 'Losses that do not go with load'],
   'plate.lockedRotorCurrentMin': ['A', 'Locked-rotor current, least'],
   'plate.lockedRotorCurrentMax': ['A', 'Locked-rotor current, most'],
   'plate.shaftHeight': ['mm', 'Shaft height'],

@@ -10,7 +10,15 @@ import {
   settledSpeed,
   type Needs,
 } from '../needs';
-import { isVariableTorque, methodShares, presentValue, shaftPower, torqueRatio, type FlowPoint } from '../physics';
+import {
+  isVariableTorque,
+  methodShares,
+  presentValue,
+  shaftPower,
+  torqueRatio,
+  usualConstantLoss,
+  type FlowPoint,
+} from '../physics';
 import { remedyKinds } from '../practice';
 import { triedOf, type Tried } from '../runs';
 import { answer, columnOf, firstOnLine, placesOf, R, type Judged } from './asked';
@@ -348,6 +356,7 @@ function yearRatios(needs: Needs): readonly YearRatio[] {
 function energyCost({ needs, c }: Bench, { ratios, annuity }: Year, i: number, method: Method, direct: number): number {
   const rated = c.power[i] ?? 0;
   const eta = (needs.rules.efficiencyBasis === 'minimum' ? c.efficiencyMinimum[i] : c.efficiency[i]) ?? 0.9;
+  const motor = { rated, eta, constant: c.constantLoss[i] ?? usualConstantLoss };
   const n = settledSpeed(needs, method, direct);
   const full = shaftPower(needs.load.torque, needs.load.speed, n, needs.load.shape);
   let energy = 0;
@@ -356,9 +365,7 @@ function energyCost({ needs, c }: Bench, { ratios, annuity }: Year, i: number, m
     energy +=
       hours *
       price *
-      (method === 'drive'
-        ? inputOf(full, rated, eta, driven, bySpeed, needs.fed)
-        : inputOf(full, rated, eta, present, now));
+      (method === 'drive' ? inputOf(full, motor, driven, bySpeed, needs.fed) : inputOf(full, motor, present, now));
   return (energy / 1000) * needs.energyPrice * annuity;
 }
 

@@ -1,5 +1,6 @@
 export * from './bearing';
 export * from './pairs';
+export * from './losses';
 export * from './readings';
 export * from './connection';
 export * from './duty';

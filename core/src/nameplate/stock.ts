@@ -17,6 +17,7 @@ import {
 import type { Plate } from '../case';
 import { horsepower, practices, type EfficiencyClass, type Practice } from '../practice';
 import { enclosureOf, enclosureText } from './enclosure';
+import { constantLossSaid, isUsualConstantLoss } from './losses';
 import { pairsOf } from './pairs';
 import { polesOf, traditionOf } from './readings';
 
@@ -82,6 +83,7 @@ export function motorOfPlate(plate: Plate, asked: Practice, options: StockOption
       ? (classed?.efficiency ?? practice.usualEfficiency(power, poles, plate.year).value)
       : Math.min(0.98, power / (apparent * plate.powerFactor)),
   );
+  const lossSaid = constantLossSaid(plate);
   const powerFactor = usual('powerFactor', plate.powerFactor, () => {
     const worked = power / (apparent * efficiency);
     return worked > 0.4 && worked < 0.97 ? worked : modelPowerFactor(practice.id, power, poles);
@@ -154,6 +156,7 @@ export function motorOfPlate(plate: Plate, asked: Practice, options: StockOption
       connections,
       efficiency,
       efficiencyMinimum: plate.efficiencyMinimum ?? practice.minimumEfficiency(efficiency, power)?.value ?? efficiency,
+      ...(lossSaid && isUsualConstantLoss(lossSaid.share) && { constantLoss: lossSaid.share }),
       efficiencyClass: plate.efficiencyClass ?? 'not said',
       powerFactor,
       frame,

@@ -10,6 +10,7 @@ import {
   isVariableTorque,
   meetingSpeed,
   partLoad,
+  type LossCurve,
   type FlowPoint,
   type FlowWay,
   lossPoints,
@@ -80,20 +81,24 @@ export interface Drawn {
   readonly drive: number;
 }
 
+/** A motor as the year's sums know it: W of rating, and its losses. */
+export interface Rating extends LossCurve {
+  readonly rated: number;
+}
+
 /**
- * What one flow draws: W of full shaft power and of rating, the efficiency at full load, and how a drive feeds
- * it. What is switched, or known by a published share, takes its share of full input.
+ * What one flow draws: W of full shaft power, the motor, and how a drive feeds it. What is switched, or known by a
+ * published share, takes its share of full input.
  */
 export function drawnOf(
   full: number,
-  rated: number,
-  eta: number,
+  { rated, ...curve }: Rating,
   point: FlowPoint,
   way: FlowWay,
   fed?: FedNeeds,
 ): Drawn {
   // Of several machines those that run share the load; the others take nothing.
-  const direct = (share: number, running = point.share, of = rated, at = eta): Drawn => {
+  const direct = (share: number, running = point.share, of = rated, at: LossCurve = curve): Drawn => {
     const x = Math.max((full * share) / running / of, nothing);
     return { motor: (running * x * of) / partLoad(x, at), drive: 0 };
   };
@@ -103,15 +108,18 @@ export function drawnOf(
       return { motor: direct(1, 1).motor * point.shaft, drive: 0 };
     case 'two-speed':
       return point.speed < 1
-        ? direct(point.shaft, point.share, rated * way.low ** 3, eta * lowSpeedEfficiency.value)
+        ? direct(point.shaft, point.share, rated * way.low ** 3, {
+            ...curve,
+            eta: curve.eta * lowSpeedEfficiency.value,
+          })
         : direct(point.shaft);
     case 'speed': {
       const x = Math.max((full * point.shaft) / point.share / rated, nothing);
       const loss = fed?.leastFlux ? leastFedLoss : fedLoss;
-      const motor = rated * (x + loss(x, point.speed, eta));
+      const motor = rated * (x + loss(x, point.speed, curve));
       const lost = fed?.losses
         ? apparentOf(rated) * declaredLoss(fed.losses, Math.min(1, point.speed), x / Math.max(0.05, point.speed))
-        : motor * (1 / driveShare((motor * eta) / rated) - 1);
+        : motor * (1 / driveShare((motor * curve.eta) / rated) - 1);
       return { motor: point.share * motor, drive: point.share * lost };
     }
     default:

@@ -6,6 +6,7 @@ import { q, type Q, type UnitId } from '../quantity';
 import { classEfficiency, enclosureOf, isNear, serviceFactorOf } from '../nameplate';
 import type { Practice } from '../practice';
 import { connectionFor } from './candidate';
+import { usualConstantLoss } from '../physics';
 import type { PlateFacts, Walk } from './walk';
 
 /** A given value that is certainly there. */
@@ -22,6 +23,8 @@ export interface Subject {
   readonly voltage: Input<'V'>;
   readonly current: Input<'A'>;
   readonly efficiency: Known<'1'>;
+  /** Share of its full-load losses that does not go with load. */
+  readonly constantLoss: number;
   readonly serviceFactor: Known<'1'>;
   /** Rise marked on the plate, K. */
   readonly temperatureRise: number | undefined;
@@ -66,6 +69,7 @@ export function subjectOf(walk: Walk, motor: Motor, method: Method | null, kind:
     voltage: prescribed(q(connection.voltage, 'V'), source),
     current: 'choice.ratedCurrent',
     efficiency: known(q(rules.efficiencyBasis === 'minimum' ? motor.efficiencyMinimum : motor.efficiency, '1'), source),
+    constantLoss: motor.constantLoss ?? usualConstantLoss,
     serviceFactor: known(q(motor.serviceFactor, '1'), source),
     temperatureRise: (motor.id === existingMotor ? input.plate : input.motor?.plate)?.temperatureRise?.value,
     lockedRotorCurrent: known(q((motor.lockedRotorCurrent * top) / connection.voltage, 'A'), source),
@@ -110,6 +114,7 @@ export function subjectFromPlate({ input, practice, w }: Walk, plate: PlateFacts
           source: usual.source,
           assumed: `not on the plate: ${usual.why}`,
         },
+    constantLoss: w.figures.get('plate.constantLoss')?.value ?? usualConstantLoss,
     serviceFactor:
       factor?.value === undefined
         ? {

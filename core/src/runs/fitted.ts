@@ -21,6 +21,7 @@ export function startKey(motor: Motor): string {
     power,
     speed,
     efficiency,
+    motor.constantLoss,
     lockedRotorCurrent,
     lockedRotorTorque,
     breakdownTorque,
@@ -64,6 +65,7 @@ export function fittedCircuit(motor: Motor, voltage: number): Fitted | undefined
     lockedRotorTorque: motor.lockedRotorTorque,
     breakdownTorque: motor.breakdownTorque,
     design: motor.designLetter,
+    constantLoss: motor.constantLoss,
   });
   known.set(voltage, fitted);
   if (byData.size >= mostKept) byData.clear();

@@ -3,7 +3,15 @@ import { modelPrice, ratedTorque, starterPriceIndex, type Motor } from '../catal
 import type { Method } from '../contract';
 import { noLoadShare } from '../nameplate';
 import { bySpeed, connectionFor, pointOf, settledSpeed, type Needs, type Subject, type Walk } from '../needs';
-import { growingPresentValue, meetingSpeed, shaftPower, spendings, type FlowWay, type Worth } from '../physics';
+import {
+  growingPresentValue,
+  meetingSpeed,
+  shaftPower,
+  spendings,
+  type FlowWay,
+  type Worth,
+  usualConstantLoss,
+} from '../physics';
 import { lowSpeedEfficiency, rewinding, twoSpeedPrice, usualLowSpeed } from '../practice';
 import { yearOf, type CostTold, type Runner } from '../stations';
 import { option, waysOf, withoutDrive } from './options';
@@ -236,6 +244,7 @@ function runnerOf(needs: Needs, motor: Motor, method: Method, way: FlowWay, { be
     full: shaftPower(torque, speed, settledSpeed(needs, method, direct), shape),
     rated: motor.power,
     eta: needs.rules.efficiencyBasis === 'minimum' ? motor.efficiencyMinimum : motor.efficiency,
+    constant: motor.constantLoss ?? usualConstantLoss,
     way,
     billed: way.kind === after.way.kind ? after.billed : before.billed,
     filter: after.filter,

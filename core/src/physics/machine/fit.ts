@@ -1,4 +1,6 @@
 import { breakdown, currentAt, leakageLeft, solveAt, torqueAt, answerLength, at, type Circuit } from './circuit';
+import { partLoad, usualConstantLoss } from './induction';
+import { pointForTorque } from './operating';
 
 /**
  * What plates and lists say of a motor in one connection: W, V line to line, A, r/min, torques ÷ rated torque.
@@ -17,6 +19,8 @@ export interface MachineData {
   readonly lockedRotorTorque: number;
   readonly breakdownTorque: number;
   readonly design?: string;
+  /** Share of its losses that does not go with load, where its part-load efficiency is known. */
+  readonly constantLoss?: number | undefined;
   readonly measured?: {
     /** Ω a phase of the star equivalent. */
     readonly statorResistance: number;
@@ -28,7 +32,14 @@ export interface MachineData {
 /** One value the circuit was to meet, and what it gives. */
 export interface Met {
   readonly what:
-    'current' | 'power' | 'powerFactor' | 'efficiency' | 'lockedRotorCurrent' | 'lockedRotorTorque' | 'breakdownTorque';
+    | 'current'
+    | 'power'
+    | 'powerFactor'
+    | 'efficiency'
+    | 'halfEfficiency'
+    | 'lockedRotorCurrent'
+    | 'lockedRotorTorque'
+    | 'breakdownTorque';
   readonly wanted: number;
   readonly got: number;
   /** Largest relative deviation that counts as met. */
@@ -54,6 +65,31 @@ const closely = startWithin / 5;
  * losses, iron a fifth, strays a tenth, friction less than a tenth).
  */
 export const lossShares = { stator: 0.46, core: 0.28, stray: 0.15, friction: 0.11 } as const;
+
+type LossShares = Readonly<Record<keyof typeof lossShares, number>>;
+
+/** Iron and friction are sought between these times what is usual; so often is the span halved. */
+const constantTimes = [0.02, 20] as const;
+const shareHalvings = 20;
+
+const wantedAtHalf = (d: MachineData): number =>
+  partLoad(0.5, { eta: d.efficiency, constant: d.constantLoss ?? usualConstantLoss });
+
+/** The shares that give an efficiency at half load, by more or less of iron and friction. */
+function sharesFor(d: MachineData, wanted: number): LossShares {
+  const shared = (times: number): LossShares => {
+    const { stator, core, stray, friction } = lossShares;
+    const all = stator + stray + times * (core + friction);
+    return { stator: stator / all, core: (times * core) / all, stray: stray / all, friction: (times * friction) / all };
+  };
+  let [low, high]: readonly [number, number] = constantTimes;
+  for (let i = 0; i < shareHalvings; i++) {
+    const middle = Math.sqrt(low * high);
+    if (new Fitter(d, shared(middle)).roughHalf() > wanted) low = middle;
+    else high = middle;
+  }
+  return shared(Math.sqrt(low * high));
+}
 
 /**
  * Stator's share of the standstill leakage by design letter: IEEE 112 takes X1 ÷ X2 as 1 for A and D, 0.67 for B, 0.43
@@ -105,10 +141,19 @@ type Unknowns = readonly [leakage: number, gain: number, pace: number];
  * Nasar, The Induction Machine Handbook (from memory).
  */
 export function fitCircuit(d: MachineData): Fitted {
-  const fitter = new Fitter(d);
+  if (d.constantLoss === undefined || d.measured) return fitWith(d, lossShares);
+  const wanted = wantedAtHalf(d);
+  const first = fitWith(d, sharesFor(d, wanted));
+  // The shares were sought on a plain cage: what the whole one then misses by half load is asked for once more.
+  const missed = (first.met.find((m) => m.what === 'halfEfficiency')?.got ?? wanted) - wanted;
+  return fitWith(d, sharesFor(d, wanted - missed));
+}
+
+function fitWith(d: MachineData, shares: LossShares): Fitted {
+  const fitter = new Fitter(d, shares);
   const one = fitter.oneCage();
   const fitted = one ? fitter.met(one) : fitter.twoCages();
-  return lacking(fitted.met) > startWithin ? saturatedFit(d, fitted) : fitted;
+  return lacking(fitted.met) > startWithin ? saturatedFit(d, shares, fitted) : fitted;
 }
 
 interface CageFit extends Fitted {
@@ -130,14 +175,14 @@ const lacking = (met: readonly Met[]): number =>
  * The circuit with the shallowest saturation that meets the data closely, by halving; the nearest where the deepest
  * does not either. Each search begins where the last one ended.
  */
-function saturatedFit(d: MachineData, without: Fitted): Fitted {
-  let best = new Fitter(d, deepestSaturation).twoCages();
+function saturatedFit(d: MachineData, shares: LossShares, without: Fitted): Fitted {
+  let best = new Fitter(d, shares, deepestSaturation).twoCages();
   if (lacking(best.met) > closely) return worst(best) < worst(without) ? best : without;
   let low = 0;
   let high = deepestSaturation;
   for (let i = 0; i < depthSteps; i++) {
     const middle = (low + high) / 2;
-    const found = new Fitter(d, middle).twoCages(best.unknowns);
+    const found = new Fitter(d, shares, middle).twoCages(best.unknowns);
     if (lacking(found.met) > closely) low = middle;
     else [best, high] = [found, middle];
   }
@@ -154,6 +199,7 @@ const words: Readonly<Record<Met['what'], string>> = {
   power: 'rated power',
   powerFactor: 'power factor',
   efficiency: 'efficiency',
+  halfEfficiency: 'efficiency at half load',
   lockedRotorCurrent: 'locked-rotor current',
   lockedRotorTorque: 'locked-rotor torque',
   breakdownTorque: 'breakdown torque',
@@ -185,6 +231,7 @@ class Fitter {
 
   constructor(
     readonly d: MachineData,
+    shares: LossShares = lossShares,
     depth = 0,
   ) {
     this.synchronous = (120 * d.frequency) / d.poles;
@@ -204,12 +251,12 @@ class Fitter {
     } else {
       // The rotor's loss goes with its slip, and carries friction too; a fifth of the losses is left for the rest at
       // least.
-      const rest = Math.max(0.2 * total, (total - bySlip * d.power) / (1 + bySlip * lossShares.friction));
+      const rest = Math.max(0.2 * total, (total - bySlip * d.power) / (1 + bySlip * shares.friction));
       this.losses = {
-        stator: lossShares.stator * rest,
-        core: lossShares.core * rest,
-        stray: lossShares.stray * rest,
-        friction: lossShares.friction * rest,
+        stator: shares.stator * rest,
+        core: shares.core * rest,
+        stray: shares.stray * rest,
+        friction: shares.friction * rest,
       };
       this.rotorLoss = bySlip * (d.power + this.losses.friction);
     }
@@ -365,6 +412,9 @@ class Fitter {
       { what: 'current', wanted: d.current, got: rated.current, within: ratedWithin },
       { what: 'powerFactor', wanted: this.cos, got: rated.powerFactor, within: ratedWithin },
       { what: 'efficiency', wanted: d.efficiency, got: rated.efficiency, within: ratedWithin },
+      ...(d.constantLoss === undefined
+        ? []
+        : [{ what: 'halfEfficiency' as const, wanted: wantedAtHalf(d), got: this.half(c), within: ratedWithin }]),
       {
         what: 'lockedRotorCurrent',
         wanted: d.lockedRotorCurrent,
@@ -386,6 +436,16 @@ class Fitter {
     ];
   }
 
+  /** Efficiency at half of rated torque. */
+  half(c: Circuit): number {
+    return pointForTorque(c, this.d.voltage, this.d.frequency, this.ratedTorque / 2)?.efficiency ?? 0;
+  }
+
+  /** The same of a circuit that meets the rated point with a usual leakage; what starts matters little to it. */
+  roughHalf(): number {
+    return this.half(this.build([this.startLeakage(), 0, 1]));
+  }
+
   /** Why the values cannot belong to one machine, where one is not met. */
   reason(met: readonly Met[], c: Circuit): string | undefined {
     const off = met.filter((m) => Math.abs(deviation(m)) > m.within);
@@ -400,6 +460,8 @@ class Fitter {
     const running = c.cage2
       ? (c.rotorResistance * c.cage2.resistance) / (c.rotorResistance + c.cage2.resistance)
       : c.rotorResistance;
+    if (off.every((m) => m.what === 'halfEfficiency'))
+      return `Its efficiency at part load leaves other losses than its slip has. Nearest: ${nearest}.`;
     if (this.wantedResistance < running)
       return (
         `Its locked-rotor torque with its locked-rotor current asks for less rotor resistance ` +

@@ -106,41 +106,71 @@ export const lockedRotorFromCode = law({
   of: ({ k, P, U }) => (1000 * k * (P / 745.6998715822702)) / (Math.sqrt(3) * U),
 });
 
-const lossSplit = model(
-  'Part-load loss model',
-  '40 % of full-load losses constant (iron, friction), 60 % with the square of load',
+/** Share of full-load losses that stays at every load (iron, friction, magnetising), where nobody measured it. */
+export const usualConstantLoss = 0.4;
+
+/** Efficiency at full load, and the share of its losses that does not go with load. */
+export interface LossCurve {
+  readonly eta: number;
+  readonly constant: number;
+}
+
+const twoLosses = remembered(
+  'standard',
+  'IEC 60034-31',
+  '2021',
+  'efficiency at any load from two: one part of the losses constant, one with the square of load, from memory',
 );
 
-/** Motor efficiency at a share x of rated load, from its full-load efficiency. */
+/** Share of a motor's full-load losses that does not go with load, from its efficiency at full and at a part load x. */
+export const constantLossShare = law({
+  name: 'Losses that do not go with load',
+  symbol: 'c',
+  unit: '1',
+  takes: { eta: '1', x: '1', eta_x: '1' },
+  formula: '1 - ((1 / eta - 1) - x * (1 / eta_x - 1)) / ((1 - x^2) * (1 / eta - 1))',
+  source: twoLosses,
+  range: { eta: [0.05, 0.999], x: [0.05, 0.95], eta_x: [0.05, 0.999] },
+  example: {
+    of: { eta: 0.9, x: 0.75, eta_x: 0.905 },
+    gives: 0.33385,
+    within: 1e-4,
+    from: 'by hand: (0.111111 − 0.75 · 0.104972) ÷ 0.4375 = 0.074017 goes with load, of 0.111111',
+  },
+  of: ({ eta, x, eta_x }) => 1 - (1 / eta - 1 - x * (1 / eta_x - 1)) / ((1 - x * x) * (1 / eta - 1)),
+});
+
+/** Motor efficiency at a share x of rated load, from its full-load efficiency; c where nobody measured it is 0.4. */
 export const partLoadEfficiency = law({
   name: 'Motor efficiency at part load',
   symbol: 'eta_x',
   unit: '1',
-  takes: { x: '1', eta: '1' },
-  formula: 'x / (x + (1 / eta - 1) * (0.4 + 0.6 * x^2))',
-  source: lossSplit,
-  estimate: { basis: 'typical split of losses', band: [0.98, 1.01] },
-  range: { x: [0.05, 1.5], eta: [0.05, 1] },
-  example: { of: { x: 0.5, eta: 0.9 }, gives: 0.89109, from: 'by hand' },
-  of: ({ x, eta }) => partLoad(x, eta),
+  takes: { x: '1', eta: '1', c: '1' },
+  formula: 'x / (x + (1 / eta - 1) * (c + (1 - c) * x^2))',
+  source: twoLosses,
+  estimate: { basis: 'typical split of losses', band: [0.97, 1.05] },
+  range: { x: [0.05, 1.5], eta: [0.05, 1], c: [0, 1] },
+  example: { of: { x: 0.5, eta: 0.9, c: 0.4 }, gives: 0.89109, from: 'by hand' },
+  of: ({ x, eta, c }) => partLoad(x, { eta, constant: c }),
 });
 
-export const partLoad = (x: number, eta: number): number => x / (x + (1 / eta - 1) * (0.4 + 0.6 * x * x));
+export const partLoad = (x: number, { eta, constant }: LossCurve): number =>
+  x / (x + (1 / eta - 1) * (constant + (1 - constant) * x * x));
 
 /** Losses of a motor behind a drive ÷ those on a sine of the same frequency, for its pulses. */
 export const fedLosses = 1.15;
 
 /**
- * Losses of a motor behind a drive ÷ its rating: power x and speed n ≥ 0 ÷ rated, efficiency at full load on a sine.
- * Copper goes with the square of torque, iron and friction with speed (between its first power and its square), flux
- * held; above rated speed the current follows power.
+ * Losses of a motor behind a drive ÷ its rating: power x and speed n ≥ 0 ÷ rated, efficiency at full load on a sine
+ * and the share c of its losses that does not go with load. Copper goes with the square of torque, iron and friction
+ * with speed (between its first power and its square), flux held; above rated speed the current follows power.
  */
 export const fedMotorLoss = law({
   name: 'Losses of a motor behind a drive',
   symbol: 'p_v',
   unit: '1',
-  takes: { x: '1', n: '1', eta: '1' },
-  formula: '1.15 * (1 / eta - 1) * (0.4 * n^1.5 + 0.6 * (x / max(1e-6, min(1, n)))^2)',
+  takes: { x: '1', n: '1', eta: '1', c: '1' },
+  formula: '1.15 * (1 / eta - 1) * (c * n^1.5 + (1 - c) * (x / max(1e-6, min(1, n)))^2)',
   source: remembered(
     'standard',
     'IEC 61800-9-2',
@@ -148,17 +178,17 @@ export const fedMotorLoss = law({
     'motors to 90 kW: harmonic losses taken as 15 % of those on a sine, from memory',
   ),
   estimate: { basis: 'typical split of losses', band: [0.85, 1.15] },
-  range: { x: notNegative, n: notNegative, eta: [0.05, 1] },
+  range: { x: notNegative, n: notNegative, eta: [0.05, 1], c: [0, 1] },
   example: {
-    of: { x: 0.125, n: 0.5, eta: 0.9 },
+    of: { x: 0.125, n: 0.5, eta: 0.9, c: 0.4 },
     gives: 0.022863,
     from: 'by hand: 0.12778 · (0.4 · 0.35355 + 0.6 · 0.0625)',
   },
-  of: ({ x, n, eta }) => fedLoss(x, n, eta),
+  of: ({ x, n, eta, c }) => fedLoss(x, n, { eta, constant: c }),
 });
 
-export const fedLoss = (x: number, n: number, eta: number): number =>
-  fedLosses * (1 / eta - 1) * (0.4 * n ** 1.5 + 0.6 * (x / Math.max(1e-6, Math.min(1, n))) ** 2);
+export const fedLoss = (x: number, n: number, { eta, constant }: LossCurve): number =>
+  fedLosses * (1 / eta - 1) * (constant * n ** 1.5 + (1 - constant) * (x / Math.max(1e-6, Math.min(1, n))) ** 2);
 
 /**
  * The same where the drive lowers the flux for the least loss: iron goes with the square of flux, copper with torque
@@ -168,26 +198,26 @@ export const leastFluxLoss = law({
   name: 'Losses of a motor whose drive lowers its flux',
   symbol: 'p_v',
   unit: '1',
-  takes: { x: '1', n: '1', eta: '1' },
+  takes: { x: '1', n: '1', eta: '1', c: '1' },
   formula:
-    '1.15 * (1 / eta - 1) * (f * 0.4 * n^1.5 + 0.6 * (x / max(1e-6, min(1, n)))^2 / f), f the square of the flux ' +
+    '1.15 * (1 / eta - 1) * (f * c * n^1.5 + (1 - c) * (x / max(1e-6, min(1, n)))^2 / f), f the square of the flux ' +
     'that makes it least, 0.25 to 1',
   method: true,
   source: model('Least loss by flux', 'iron by the square of flux, copper by torque over flux; flux at least half'),
   estimate: { basis: 'typical split of losses', band: [0.8, 1.2] },
-  range: { x: notNegative, n: notNegative, eta: [0.05, 1] },
+  range: { x: notNegative, n: notNegative, eta: [0.05, 1], c: [0, 1] },
   example: {
-    of: { x: 0.125, n: 0.5, eta: 0.9 },
+    of: { x: 0.125, n: 0.5, eta: 0.9, c: 0.4 },
     gives: 0.018611,
     within: 2e-3,
     from: 'by hand: f = 0.25 √(0.6 ÷ 0.14142) = 0.5149; 0.12778 · (0.07282 + 0.07283)',
   },
-  of: ({ x, n, eta }) => leastFedLoss(x, n, eta),
+  of: ({ x, n, eta, c }) => leastFedLoss(x, n, { eta, constant: c }),
 });
 
-export function leastFedLoss(x: number, n: number, eta: number): number {
-  const iron = 0.4 * n ** 1.5;
-  const copper = 0.6 * (x / Math.max(1e-6, Math.min(1, n))) ** 2;
+export function leastFedLoss(x: number, n: number, { eta, constant }: LossCurve): number {
+  const iron = constant * n ** 1.5;
+  const copper = (1 - constant) * (x / Math.max(1e-6, Math.min(1, n))) ** 2;
   const square = Math.max(0.25, Math.min(1, Math.sqrt(copper / Math.max(iron, 1e-12))));
   return fedLosses * (1 / eta - 1) * (square * iron + copper / square);
 }

@@ -13,6 +13,7 @@ import {
   savedEnergy,
   type FlowPoint,
   type Worth,
+  usualConstantLoss,
 } from '../../physics';
 import { tellBand } from './band';
 import { tellBills } from './bill';
@@ -52,6 +53,8 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
   const eta = subject.efficiency.value;
   const method = subject.method ?? 'direct';
   const oldEta = oldEfficiency(walk, plate, subject);
+  // Without an old plate the new motor's losses stand for it, part load and all.
+  const isOwn = plate.power === undefined && !w.figures.has('plate.efficiency');
   w.stated(
     'cost.newEfficiency',
     '1',
@@ -74,9 +77,10 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
   const filter = filterLoss[needs.drive?.filter ?? 'none'];
   const before = {
     ...{ full: needs.load.power, rated: oldRated, eta: oldEta, way: present, filter },
+    constant: w.value('plate.constantLoss') ?? (isOwn ? subject.constantLoss : usualConstantLoss),
     wire: wired(plate.current ?? current, plate.poles ?? poles),
   };
-  const after = { full, rated, eta, way, filter, wire: wired(current, poles) };
+  const after = { full, rated, eta, constant: subject.constantLoss, way, filter, wire: wired(current, poles) };
   const billed = (of: 'old' | 'new'): number =>
     (w.value(`cost.${of}Demand`) ?? 1) / (w.figures.has(`cost.${of}Demand`) ? (w.value(`cost.${of}Peak`) ?? 1) : 1);
   const by = (): Pick<CostTold, 'before' | 'after'> => ({

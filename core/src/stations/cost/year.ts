@@ -1,4 +1,4 @@
-import { drawnOf, pointOf, type Drawn, type Needs } from '../../needs';
+import { drawnOf, pointOf, type Drawn, type Needs, type Rating } from '../../needs';
 import { currentAtLoad, type FlowPoint, type FlowWay } from '../../physics';
 import { q } from '../../quantity';
 
@@ -16,11 +16,9 @@ export interface Wire {
   readonly magnetising: number;
 }
 
-/** A motor over the year: W of full shaft power and of rating, efficiency at full load, and how its flow is made. */
-export interface Runner {
+/** A motor over the year: W of full shaft power, its rating and losses, and how its flow is made. */
+export interface Runner extends Rating {
   readonly full: number;
-  readonly rated: number;
-  readonly eta: number;
   readonly way: FlowWay;
   /** Demand billed ÷ highest input in kW. */
   readonly billed: number;
@@ -44,16 +42,16 @@ export interface Parts extends Drawn {
 /** What a motor draws at a flow, part by part. */
 export function partsAt(
   needs: Needs,
-  { full, rated, eta, way, wire, filter }: Omit<Runner, 'billed'>,
+  { full, way, wire, filter, ...motorOf }: Omit<Runner, 'billed'>,
   flow: number,
 ): Parts {
   const point = pointOf(needs, way, flow);
-  const { motor, drive } = drawnOf(full, rated, eta, point, way, needs.fed);
+  const { motor, drive } = drawnOf(full, motorOf, point, way, needs.fed);
   const lost = way.kind === 'speed' ? filter * motor : 0;
   // Torque asks the current, and a drive holds it as speed falls; on and off draws it in full while it is on.
   const switched = way.kind === 'on-off' ? point.shaft : 1;
   const torque = (full * point.shaft) / switched / point.share / Math.max(0.05, Math.min(1, point.speed));
-  const amperes = wire ? currentOf(wire, torque, rated) : 0;
+  const amperes = wire ? currentOf(wire, torque, motorOf.rated) : 0;
   const inWire = wire ? 3 * wire.resistance * amperes ** 2 * point.share * switched : 0;
   return { point, motor, drive, filter: lost, wire: inWire, all: motor + drive };
 }

@@ -101,7 +101,7 @@ export function tellInput(
   const shaft = w.figures.get('load.motorPower')?.value ?? rated;
   const count = motorsOn(needs);
   const x = Math.max(0.05, shaft / rated);
-  const eta = x / (x + fedLoss(x, 1, subject.efficiency.value ?? 0.9));
+  const eta = x / (x + fedLoss(x, 1, { eta: subject.efficiency.value ?? 0.9, constant: subject.constantLoss }));
   const perDrive: Given<'W'> = prescribed(q(count * shaft, 'W'), model('Shaft power', `${count} motors`));
   const power = w.figure('drive.inputPower', driveInputPower, {
     P: count === 1 && w.figures.has('load.motorPower') ? 'load.motorPower' : perDrive,

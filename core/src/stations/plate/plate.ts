@@ -14,6 +14,8 @@ import {
   valueAt,
   type Block,
   type Pair,
+  constantLossSaid,
+  isUsualConstantLoss,
 } from '../../nameplate';
 import {
   apparentPower,
@@ -29,6 +31,7 @@ import {
   slip,
   synchronousSpeed,
   torqueFromPower,
+  constantLossShare,
 } from '../../physics';
 import { practices, type Practice, type VoltageFit } from '../../practice';
 import { q, writeQuantity, type Q } from '../../quantity';
@@ -79,6 +82,7 @@ export function readPlate(walk: Walk): PlateFacts {
     powerFactor: second?.powerFactor ?? plate.powerFactor,
     efficiencyMinimum: plate.efficiencyMinimum,
   });
+  if (!second?.efficiency) partLoad(walk, plate);
   efficiencyClass(walk, made, poles);
   lockedRotor(walk, plate);
   designTorques(walk, plate, made, poles);
@@ -344,6 +348,17 @@ function efficiencyAndPowerFactor(
       nominal === undefined ? undefined : practice.minimumEfficiency(nominal, w.value('plate.ratedPower') ?? 0);
     if (least) w.stated('plate.efficiencyMinimum', '1', q(least.value, '1'), least.source, { symbol: 'eta_min' });
   }
+}
+
+/** How its losses go with load, by the part-load efficiency stamped. */
+function partLoad({ w }: Walk, plate: Plate): void {
+  const said = constantLossSaid(plate);
+  if (!said || !isUsualConstantLoss(said.share)) return;
+  w.figure('plate.constantLoss', constantLossShare, {
+    eta: 'plate.efficiency',
+    x: { value: q(said.load, '1'), text: said.load === 0.5 ? 'half load' : 'three quarters load' },
+    eta_x: field(`plate.${said.field}`, q(said.efficiency, '1')),
+  });
 }
 
 function efficiencyClass({ w, input }: Walk, made: Practice, poles: number | undefined): void {

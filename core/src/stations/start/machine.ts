@@ -76,6 +76,7 @@ const metLabels: Readonly<Record<Met['what'], readonly [string, string]>> = {
   current: ['Rated current', 'A'],
   powerFactor: ['Power factor', '1'],
   efficiency: ['Efficiency', '1'],
+  halfEfficiency: ['Efficiency at half load', '1'],
   lockedRotorCurrent: ['Locked-rotor current', 'A'],
   lockedRotorTorque: ['Locked-rotor torque ÷ rated', '1'],
   breakdownTorque: ['Breakdown torque ÷ rated', '1'],
