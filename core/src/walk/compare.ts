@@ -88,26 +88,24 @@ export function compareWays(
 const sought = { load: [0.3, 1.5], head: [0, 0.95] } as const;
 const [soughtSteps, halvings] = [12, 16];
 
-function breakEvens({ input }: Walk, needs: Needs, { before, after }: CostTold, worth: Worth): CostView['breakEven'] {
+function breakEvens(
+  { input }: Walk,
+  needs: Needs,
+  { before, after, even }: CostTold,
+  worth: Worth,
+): CostView['breakEven'] {
   const m = input.money;
   const factor = growingPresentValue(needs.discountRate, worth.years, worth.inflation);
   const spent = worth.cost * spendings(needs.discountRate, worth.years, worth.inflation, worth.life) + worth.once;
   const perCarbon = ((m?.carbonPrice ?? 0) / 1000) * (m?.carbon ?? 0);
-  /** Net present value with hours, price and load so many times, and the static share of the head. */
-  const net = ({ hours = 1, price = 1, load = 1, head = needs.speed.flow.system.held }): number => {
+  /** Net present value with the load so many times, and the static share of the head. */
+  const net = ({ load = 1, head = needs.speed.flow.system.held }): number => {
     const flow = { ...needs.speed.flow, system: { ...needs.speed.flow.system, held: head } };
     const moved = { ...needs, speed: { ...needs.speed, flow } };
     const [old, new_] = [yearOf(moved, before, load), yearOf(moved, after, load)];
-    const energy = hours * (price * (old.money - new_.money) + perCarbon * (old.energy - new_.energy));
-    // It is the kilowatt hour's price that is moved, not the demand's.
+    const energy = old.money - new_.money + perCarbon * (old.energy - new_.energy);
     const demand = 12 * (m?.demandPrice ?? 0) * (old.demand - new_.demand);
     return (energy + demand - (m?.maintenance ?? 0)) * factor - spent;
-  };
-  // Price and hours act in proportion: two places of the line are enough.
-  const proportional = (key: 'price' | 'hours'): number | null => {
-    const [none, once] = [net({ [key]: 0 }), net({ [key]: 1 })];
-    const root = none / (none - once);
-    return Number.isFinite(root) && root > 0 ? root : null;
   };
   const searched = (key: keyof typeof sought): number | null => {
     const [least, most]: readonly [number, number] = sought[key];
@@ -129,10 +127,8 @@ function breakEvens({ input }: Walk, needs: Needs, { before, after }: CostTold, 
     }
     return null;
   };
-  const price = proportional('price');
   return {
-    price: price === null ? null : price * needs.energyPrice,
-    hours: proportional('hours'),
+    ...even,
     load: searched('load'),
     head: needs.load.shape.kind === 'quadratic' ? searched('head') : null,
   };

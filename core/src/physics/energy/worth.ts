@@ -38,6 +38,16 @@ export function spendings(rate: number, years: number, inflation: number, life: 
 export const presentWorth = ({ cost, benefit, years, inflation, life, once }: Worth, rate: number): number =>
   benefit * growingPresentValue(rate, years, inflation) - cost * spendings(rate, years, inflation, life) - once;
 
+/**
+ * How many times a part of the yearly benefit would have to be what it is for nothing to be gained or lost, the rest
+ * as it is; null where no number of times above zero does that.
+ */
+export function timesUntilEven(worth: Worth, rate: number, part: number): number | null {
+  const lacking = -presentWorth(worth, rate) / growingPresentValue(rate, worth.years, worth.inflation);
+  const times = 1 + lacking / part;
+  return Number.isFinite(times) && times > 0 ? times : null;
+}
+
 /** Highest rate of return that is looked for. */
 const highest = 100;
 

@@ -18,7 +18,7 @@ import {
 import { tellBand } from './band';
 import { tellBills } from './bill';
 import { drawMachine } from './drawing';
-import { tellWorth } from './worth';
+import { noEven, tellWorth, type Even, type WorthTold, type YearParts } from './worth';
 import { accountOf, lossNames, partsAt, yearOf, type LossKind, type Runner, type Wire } from './year';
 import { controlCurves, filterLoss, usualYears } from '../../practice';
 import { q, writeNumber } from '../../quantity';
@@ -40,6 +40,7 @@ export interface CostTold {
   readonly before: Runner;
   readonly after: Runner;
   readonly worth: Worth | undefined;
+  readonly even: Even;
   /** Where the year's energy goes, kWh now and new. */
   readonly account: CostView['account'];
 }
@@ -104,7 +105,7 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
   const machine = drawMachine(needs, newPoint);
   if (needs.speed.assumedHours) {
     w.want('speed.profile');
-    return { curves: { flow: curves, money: null, machine }, ...by(), worth: undefined, account: [] };
+    return { curves: { flow: curves, money: null, machine }, ...by(), worth: undefined, even: noEven, account: [] };
   }
   const H = 'speed.hours';
   const { typed } = needs.speed.flow;
@@ -152,8 +153,14 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
   const saved = w.figure('cost.savedEnergy', savedEnergy, { E_old: 'cost.oldEnergy', E_new: 'cost.newEnergy' });
   tellBills(walk, needs, subject, plate, { old: (r) => oldInput(r.flow), new: (r) => newInput(r.flow) });
   const compared = isCompared(needs, subject, plate);
-  const worth = money(walk, subject, compared);
-  const priced = input.money?.carbonPrice !== undefined && w.figures.has('cost.savedCarbon');
+  const carbon = w.figures.has('cost.savedCarbon')
+    ? ((input.money?.carbonPrice ?? 0) / 1000) * (input.money?.carbon ?? 0)
+    : 0;
+  const { worth, even } = money(walk, needs, subject, compared, () => {
+    const [old, next] = [yearOf(needs, by().before), yearOf(needs, by().after)];
+    const energy = old.money - next.money;
+    return { energy, hourly: energy + carbon * (old.energy - next.energy) };
+  });
   const told =
     worth && compared && w.figures.has('cost.netPresentValue')
       ? tellBand(walk, {
@@ -161,7 +168,7 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
           old: (k, l) => yearOf(needs, by().before, k, l),
           new: (k, l) => yearOf(needs, by().after, k, l),
           demandPrice: input.money?.demandPrice ?? 0,
-          carbon: priced ? ((input.money?.carbonPrice ?? 0) / 1000) * (input.money?.carbon ?? 0) : 0,
+          carbon,
           maintenance: input.money?.maintenance ?? 0,
           index: w.figures.get('cost.investment')?.assumed.some((a) => a.field === 'money.installedCost') === true,
         })
@@ -185,7 +192,7 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
   const account = (Object.keys(lossNames) as LossKind[])
     .filter((kind) => now[kind] > telling * now.work || next[kind] > telling * now.work)
     .map((kind) => ({ kind, name: lossNames[kind], old: now[kind], new: next[kind] }));
-  return { curves: { flow: curves, money: told, machine }, ...by(), worth, account };
+  return { curves: { flow: curves, money: told, machine }, ...by(), worth, even, account };
 }
 
 const ownCurve = definition('The machine’s own curve', 'as typed; other speeds by similarity');
@@ -250,7 +257,7 @@ function oldEfficiency({ input, practice, rules, w }: Walk, plate: PlateFacts, s
   return value;
 }
 
-function money(walk: Walk, subject: Subject, compared: boolean): Worth | undefined {
+function money(walk: Walk, needs: Needs, subject: Subject, compared: boolean, parts: () => YearParts): WorthTold {
   const { input, w } = walk;
   const m = input.money;
   w.figure('cost.savedCarbon', savedCarbon, {
@@ -274,7 +281,7 @@ function money(walk: Walk, subject: Subject, compared: boolean): Worth | undefin
       ),
     });
   }
-  const worth = tellWorth(walk, compared);
+  const told = tellWorth(walk, needs, compared, parts);
   const saved = w.value('cost.savedMoney');
   if (saved !== undefined && saved > 0 && w.value('cost.investment') !== undefined)
     w.figure('cost.payback', payback, {
@@ -287,7 +294,7 @@ function money(walk: Walk, subject: Subject, compared: boolean): Worth | undefin
             },
       dM: 'cost.savedMoney',
     });
-  return worth;
+  return told;
 }
 
 export function costKey({ input, w }: Walk): string {

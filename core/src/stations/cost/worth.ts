@@ -1,6 +1,6 @@
 import { model } from '../../contract';
 import { assumed, field, type Given } from '../../law';
-import { percent, weekPrice, type Walk } from '../../needs';
+import { percent, weekPrice, type Needs, type Walk } from '../../needs';
 import {
   discountedYears,
   discountedPaybackAt,
@@ -11,6 +11,7 @@ import {
   netPresentValue,
   spendings,
   spentOnce,
+  timesUntilEven,
   yearlyBenefit,
   type Worth,
 } from '../../physics';
@@ -20,13 +21,32 @@ import { q, writeAmount, writeMoney } from '../../quantity';
 
 const flows = model('Sums in time', 'the cost now and at every renewal, what a year brings at the end of each');
 
+/** Money a year that goes with the price of the kilowatt hour, and with the hours. */
+export interface YearParts {
+  readonly energy: number;
+  readonly hourly: number;
+}
+
+/** Where nothing is gained or lost: the price of the kilowatt hour, and hours so many times; null where nowhere. */
+export interface Even {
+  readonly price: number | null;
+  readonly hours: number | null;
+}
+export const noEven: Even = { price: null, hours: null };
+
+export interface WorthTold {
+  readonly worth: Worth | undefined;
+  readonly even: Even;
+}
+
 /** What the change is worth over the years, and from what price or hours on it would be where it is not. */
-export function tellWorth(walk: Walk, compared: boolean): Worth | undefined {
+export function tellWorth(walk: Walk, needs: Needs, compared: boolean, parts: () => YearParts): WorthTold {
   const { input, w } = walk;
   const m = input.money;
   const cost = w.value('cost.investment');
   const saved = w.value('cost.savedMoney');
-  if (cost === undefined || saved === undefined) return undefined;
+  const nothing: WorthTold = { worth: undefined, even: noEven };
+  if (cost === undefined || saved === undefined) return nothing;
   const rate = m?.discountRate ?? usualRate;
   const years = m?.years ?? usualYears;
   const inflation = m?.inflation ?? 0;
@@ -65,7 +85,7 @@ export function tellWorth(walk: Walk, compared: boolean): Worth | undefined {
     p_c: priced ? carbonPrice : assumed('money.carbonPrice', q(0, '1/kg'), 'not given: carbon costs nothing'),
     m: kept,
   });
-  if (benefit === undefined) return undefined;
+  if (benefit === undefined) return nothing;
   const ratchet: Given<'money'> | 'cost.ratchetLoss' = w.figures.has('cost.ratchetLoss')
     ? 'cost.ratchetLoss'
     : { value: q(0, 'money'), text: 'no ratchet' };
@@ -97,14 +117,20 @@ export function tellWorth(walk: Walk, compared: boolean): Worth | undefined {
     });
   if (cost > 0 && discountedYears(worth, rate) !== undefined)
     w.figure('cost.discountedPayback', discountedPaybackAt(rate, worth), put, { assumed: rises });
+  const { energy, hourly } = parts();
+  const price = timesUntilEven(worth, rate, energy);
+  const even: Even = {
+    price: price === null ? null : price * needs.energyPrice,
+    hours: timesUntilEven(worth, rate, hourly),
+  };
   // A motor that must be bought anyway is not asked whether it pays.
   const must = input.errand === 'failed' || input.errand === 'new';
-  if (net === undefined || net >= 0 || saved <= 0 || must || !compared) return worth;
-  w.finding('cost.not-worth-it', 'note', notWorthIt({ input, w }, worth, rate, net), {
+  if (net === undefined || net >= 0 || saved <= 0 || must || !compared) return { worth, even };
+  w.finding('cost.not-worth-it', 'note', notWorthIt({ input, w }, worth, even, needs.energyPrice, rate, net), {
     fields: ['money.energyPrice', 'money.installedCost', 'speed.profile'],
     figures: ['cost.netPresentValue', 'cost.benefit'],
   });
-  return worth;
+  return { worth, even };
 }
 
 /** Sums over years are not known better than to three figures. */
@@ -112,25 +138,24 @@ const inThree = (value: number, input: Walk['input']): string =>
   writeAmount(Number(value.toPrecision(3)), input.money?.currency ?? '');
 
 /** The sum that is missing, and what would have to be otherwise. */
-function notWorthIt({ input, w }: Pick<Walk, 'input' | 'w'>, worth: Worth, rate: number, net: number): string {
+function notWorthIt(
+  { input, w }: Pick<Walk, 'input' | 'w'>,
+  worth: Worth,
+  even: Even,
+  price: number,
+  rate: number,
+  net: number,
+): string {
   const money = (value: number): string => inThree(value, input);
   const factor = w.value('cost.presentFactor') ?? 1;
   const times = w.value('cost.spendings') ?? 1;
-  const spent = worth.cost * times + worth.once;
-  const energy = w.value('cost.savedEnergy') ?? 0;
-  const price = weekPrice(input.money);
-  const lacking = spent / factor - worth.benefit;
-  // What a year brings whatever it runs, and what goes with its hours.
-  const kilowatts = (w.value('cost.oldDemand') ?? w.value('cost.oldPeak') ?? 0) - (w.value(newDemand({ w })) ?? 0);
-  const standing = 12 * (input.money?.demandPrice ?? 0) * kilowatts - (input.money?.maintenance ?? 0);
-  const running = worth.benefit - standing;
   const index = w.figures.get('cost.investment')?.assumed.some((a) => a.field === 'money.installedCost') === true;
   const wouldBe = [
     worth.benefit * factor > worth.once && `it cost ${money((worth.benefit * factor - worth.once) / times)} or less`,
-    energy > 0 &&
-      price !== undefined &&
-      `energy cost ${writeMoney(price + lacking / energy, '1/kWh', input.money?.currency ?? '')} or more`,
-    running > 0 && `it ran ${((spent / factor - standing) / running).toFixed(1)} times as long a year`,
+    even.price !== null &&
+      `energy cost ${writeMoney(even.price, '1/kWh', input.money?.currency ?? '')} or ` +
+        (even.price > price ? 'more' : 'less'),
+    even.hours !== null && `it ran ${even.hours > 1 ? '' : 'only '}${even.hours.toFixed(1)} times as long a year`,
   ].filter(Boolean);
   return (
     `Not worth it: at ${percent(rate, 1)} over ${worth.years} years it costs ${money(-net)} more than it brings` +
