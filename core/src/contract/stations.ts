@@ -30,6 +30,7 @@ const resting: Readonly<Record<string, readonly StationName[]>> = {
   speed: ['speed', ...choosing],
   start: choosing,
   guard: ['guard', 'sheet'],
+  drive: ['drive', ...choosing.filter((s) => s !== 'drive')],
   motor: choosing,
   method: choosing,
   waived: choosing,
