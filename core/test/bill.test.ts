@@ -286,6 +286,45 @@ describe('what a drive’s maker declares of its losses, at the eight points of 
     expect(light).toBeGreaterThan(some);
     expect(light).toBeLessThan(0.75);
   });
+  it('a small motor much too large for its load: lowered flux takes a tenth of its input and half of its rise', () => {
+    // Seen on such machines (common practice); 85 % at rating, a quarter of its load.
+    const curve = { eta: 0.85, constant: 0.4 };
+    const [held, least] = [physics.fedLoss(0.25, 1, curve), physics.leastFedLoss(0.25, 1, curve)];
+    expect((held - least) / (0.25 + held)).toBeGreaterThan(0.07);
+    expect((held - least) / (0.25 + held)).toBeLessThan(0.15);
+    expect(least / held).toBeGreaterThan(0.4);
+    expect(least / held).toBeLessThan(0.6);
+  });
+  it('and its winding is as much cooler; a drive that holds the flux heats it by its pulses', () => {
+    const light = (more: Partial<CaseText>) =>
+      told({}, { method: 'drive', motor: { plate: { ...pump().plate, power: '90 kW', current: '165 A' } }, ...more });
+    const rise = (r: Result): number => figure(r, 'choice.windingTemperature') - 50;
+    const [held, least] = [rise(light({})), rise(light({ drive: { energySaving: true } }))];
+    expect(least / held).toBeLessThan(0.9);
+    const line = rise(light({ method: 'direct' }));
+    expect(held / line).toBeCloseTo(1.15, 1);
+  });
+  it('what a filter loses is paid for; standby and the transformer’s share stand beside', () => {
+    const source = { kind: 'transformer', rating: '250 kVA', impedance: 0.04 } as const;
+    const supply = { voltage: '400 V', frequency: '50 Hz', source } as const;
+    const row = (r: Result, kind: string) => r.cost?.account.find((a) => a.kind === kind);
+    const [plain, sine] = [told(), told({}, { drive: { filter: 'sine' } })];
+    const motor = (r: Result): number => (row(r, 'motor')?.new ?? NaN) + (row(r, 'work')?.new ?? NaN);
+    expect(row(sine, 'filter')?.new).toBeGreaterThan(0.01 * motor(sine));
+    expect(at(sine, 'newEnergy') - at(plain, 'newEnergy')).toBeCloseTo(row(sine, 'filter')?.new ?? NaN, 3);
+    expect(row(plain, 'filter')).toBeUndefined();
+    // 6000 of 8760 hours run.
+    const rests = told({}, { supply, drive: { standby: '20 W' } });
+    expect(row(rests, 'standby')).toMatchObject({ old: 0, beside: true });
+    expect(row(rests, 'standby')?.new).toBeCloseTo((20 * 2760) / 1000, 6);
+    expect(at(rests, 'newEnergy')).toBeCloseTo(at(told({}, { supply }), 'newEnergy'), 6);
+    // 1 % of 250 kVA at its 361 A: 6.4 mΩ a phase, with some 57 A of the old motor for 6000 h.
+    const old = row(rests, 'transformer')?.old ?? NaN;
+    expect(old).toBeLessThan((3 * 0.0064 * 57 ** 2 * 6000) / 1000);
+    expect(old).toBeGreaterThan(0.3 * ((3 * 0.0064 * 57 ** 2 * 6000) / 1000));
+    expect(row(plain, 'transformer')).toBeUndefined();
+    expect(row(plain, 'standby')).toBeUndefined();
+  });
   it('seven of the eight are not taken, and the last is asked for', () => {
     const { s90t100: _, ...seven } = losses;
     const r = told({}, { drive: { losses: seven } });

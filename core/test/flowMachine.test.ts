@@ -182,7 +182,7 @@ describe('a year’s account', () => {
             ['old', 'cost.oldEnergy'],
             ['new', 'cost.newEnergy'],
           ] as const) {
-            const paid = account.filter((a) => a.kind !== 'wire' && a.kind !== 'filter');
+            const paid = account.filter((a) => a.beside !== true);
             const sum = paid.reduce((total, a) => total + a[key], 0);
             expect(Math.abs(sum / figure(r, id) - 1)).toBeLessThan(0.001);
             expect(Math.min(...account.map((a) => a[key]))).toBeGreaterThan(-0.5);

@@ -507,8 +507,13 @@ const costOption = z.strictObject({
 export type CostOption = Frozen<z.output<typeof costOption>>;
 
 const costView = z.strictObject({
-  /** Where a year's energy goes, kWh now and new; but for `wire` and `filter` they add up to what is paid for. */
-  account: z.array(z.strictObject({ kind: z.string(), name: z.string(), old: z.number(), new: z.number() })),
+  /** Where a year's energy goes, kWh now and new; what lies `beside` is not in what is paid for. */
+  account: z.array(
+    z.strictObject({
+      ...{ kind: z.string(), name: z.string(), old: z.number(), new: z.number() },
+      beside: z.boolean().optional(),
+    }),
+  ),
   options: z.array(costOption),
   /**
    * Where the change is worth nothing and costs nothing, one thing moved at a time: a kWh's mean price; hours and load

@@ -426,6 +426,8 @@ const drive = z.strictObject({
   losses: losses.partial().optional(),
   /** Lowers the flux at part load for the least loss. */
   energySaving: flag().optional(),
+  /** What it takes while the motor rests. */
+  standby: quantity('power').optional(),
   duty: oneOf(driveDuties).optional(),
   rectifier: oneOf(rectifiers).optional(),
   /** At the input or in the DC link, as an equivalent share at the input; 0 is none. */

@@ -75,10 +75,11 @@ export const isHeavyDuty = (needs: Pick<Needs, 'drive' | 'load'>): boolean =>
 /** Share of rating below which a motor counts as idling: what it gives is then lost in what it takes. */
 const nothing = 1e-6;
 
-/** W that a motor takes at its terminals, and that the drive before it loses. */
+/** W that a motor takes at its terminals, and that the drive before it and a filter between them lose. */
 export interface Drawn {
   readonly motor: number;
   readonly drive: number;
+  readonly filter: number;
 }
 
 /** A motor as the year's sums know it: W of rating, and its losses. */
@@ -100,12 +101,12 @@ export function drawnOf(
   // Of several machines those that run share the load; the others take nothing.
   const direct = (share: number, running = point.share, of = rated, at: LossCurve = curve): Drawn => {
     const x = Math.max((full * share) / running / of, nothing);
-    return { motor: (running * x * of) / partLoad(x, at), drive: 0 };
+    return { motor: (running * x * of) / partLoad(x, at), drive: 0, filter: 0 };
   };
   switch (way.kind) {
     case 'published':
     case 'on-off':
-      return { motor: direct(1, 1).motor * point.shaft, drive: 0 };
+      return { motor: direct(1, 1).motor * point.shaft, drive: 0, filter: 0 };
     case 'two-speed':
       return point.speed < 1
         ? direct(point.shaft, point.share, rated * way.low ** 3, {
@@ -120,7 +121,11 @@ export function drawnOf(
       const lost = fed?.losses
         ? apparentOf(rated) * declaredLoss(fed.losses, Math.min(1, point.speed), x / Math.max(0.05, point.speed))
         : motor * (1 / driveShare((motor * curve.eta) / rated) - 1);
-      return { motor: point.share * motor, drive: point.share * lost };
+      return {
+        motor: point.share * motor,
+        drive: point.share * lost,
+        filter: point.share * motor * (fed?.filter ?? 0),
+      };
     }
     default:
       return direct(point.shaft);
@@ -129,8 +134,8 @@ export function drawnOf(
 
 /** The same, together. */
 export function inputOf(...of: Parameters<typeof drawnOf>): number {
-  const { motor, drive } = drawnOf(...of);
-  return motor + drive;
+  const { motor, drive, filter } = drawnOf(...of);
+  return motor + drive + filter;
 }
 
 /** What the case declares of its drive's losses, where all eight points are there. */

@@ -105,6 +105,10 @@ export interface FlowNeeds {
 export interface FedNeeds {
   readonly losses: DeclaredLosses | undefined;
   readonly leastFlux: boolean;
+  /** Share of what passes that the filter behind the drive loses. */
+  readonly filter: number;
+  /** W that the drive takes while nothing runs; nothing where its sheet is not told. */
+  readonly standby: number;
 }
 
 export interface SpeedNeeds {
@@ -125,6 +129,8 @@ export interface SupplyNeeds {
   readonly frequency: number;
   /** Ohms per phase; 0 for a stiff supply, undefined where nobody said. */
   readonly impedance: number | undefined;
+  /** Ohms per phase of a transformer's copper; 0 of any other source. */
+  readonly copper: number;
   /** What the supplier lets a start draw in the line, A; undefined where nobody said. */
   readonly startLimit: number | undefined;
   /** A generator's behaviour after the first instant: Ω a phase, and s. */

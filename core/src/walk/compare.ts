@@ -243,9 +243,8 @@ function runnerOf(needs: Needs, motor: Motor, method: Method, way: FlowWay, { be
     constant: motor.constantLoss ?? usualConstantLoss,
     way,
     billed: way.kind === after.way.kind ? after.billed : before.billed,
-    filter: after.filter,
     wire: after.wire && {
-      resistance: after.wire.resistance,
+      ...after.wire,
       current: connectionFor(motor, voltage).current,
       magnetising: noLoadShare(motor.poles),
     },

@@ -13,7 +13,7 @@ import { Workings } from '../law';
 import { softLimit, tap, torqueRatio, type DrivenMachine } from '../physics';
 import { acceptDoubts } from './doubts';
 import { askUnusual } from './unusual';
-import { practiceById, rulesFor, usualRate, usualYears } from '../practice';
+import { filterLoss, practiceById, rulesFor, usualRate, usualYears } from '../practice';
 import {
   declaredLosses,
   percent,
@@ -132,7 +132,12 @@ export function solveWith(
       },
       start: startNeeds(walk, supply.frequency),
       drive: input.drive,
-      fed: { losses: declaredLosses(input.drive), leastFlux: input.drive?.energySaving === true },
+      fed: {
+        losses: declaredLosses(input.drive),
+        leastFlux: input.drive?.energySaving === true,
+        filter: filterLoss[input.drive?.filter ?? 'none'],
+        standby: input.drive?.standby?.value ?? 0,
+      },
       oldFrame: plate.frame,
       old: plate,
       lessons,

@@ -2,23 +2,20 @@ import { commonPractice, model } from '../../contract';
 import { law } from '../../law';
 
 /**
- * Hottest spot of a winding expected at a share x of rating: ambient, the rise at full load with the square of current
- * (40 % of it constant, as the losses are), 10 K for the hot spot.
+ * Hottest spot of a winding expected at a share x of rating: ambient, the rise at full load as the losses go (a share
+ * c of them constant, k times as much where a drive feeds it), 10 K for the hot spot.
  */
 export const windingTemperature = law({
   name: 'Hottest spot of the winding',
   symbol: 'theta_w',
   unit: 'degC',
-  takes: { theta: 'degC', dT: 'K', x: '1' },
-  formula: 'theta + dT * (0.4 + 0.6 * x^2) + 10',
-  source: model(
-    'Rise with the losses',
-    '40 % of losses constant, 60 % with the square of load; 10 K hot-spot allowance',
-  ),
+  takes: { theta: 'degC', dT: 'K', x: '1', c: '1', k: '1' },
+  formula: 'theta + dT * k * (c + (1 - c) * x^2) + 10',
+  source: model('Rise with the losses', 'part of them constant, the rest with load squared; 10 K hot-spot allowance'),
   estimate: { basis: 'usual rise of the class the motor is used to', band: [0.9, 1.1] },
-  range: { theta: [-40, 80], dT: [0, 150], x: [0, 1.5] },
-  example: { of: { theta: 40, dT: 80, x: 1 }, gives: 130, from: 'by hand; class B full: 130 °C' },
-  of: ({ theta, dT, x }) => theta + dT * (0.4 + 0.6 * x * x) + 10,
+  range: { theta: [-40, 80], dT: [0, 150], x: [0, 1.5], c: [0, 1], k: [0.2, 2] },
+  example: { of: { theta: 40, dT: 80, x: 1, c: 0.4, k: 1 }, gives: 130, from: 'by hand; class B full: 130 °C' },
+  of: ({ theta, dT, x, c, k }) => theta + dT * k * (c + (1 - c) * x * x) + 10,
 });
 
 /**

@@ -115,7 +115,7 @@ export interface LossCurve {
   readonly constant: number;
 }
 
-const twoLosses = remembered(
+export const twoLosses = remembered(
   'standard',
   'IEC 60034-31',
   '2021',
@@ -154,8 +154,11 @@ export const partLoadEfficiency = law({
   of: ({ x, eta, c }) => partLoad(x, { eta, constant: c }),
 });
 
-export const partLoad = (x: number, { eta, constant }: LossCurve): number =>
-  x / (x + (1 / eta - 1) * (constant + (1 - constant) * x * x));
+export const partLoad = (x: number, curve: LossCurve): number => x / (x + partLoadLosses(x, curve));
+
+/** Losses on the line at a share x of rated load ÷ rating. */
+export const partLoadLosses = (x: number, { eta, constant }: LossCurve): number =>
+  (1 / eta - 1) * (constant + (1 - constant) * x * x);
 
 /** Losses of a motor behind a drive ÷ those on a sine of the same frequency, for its pulses. */
 export const fedLosses = 1.15;

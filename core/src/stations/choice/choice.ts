@@ -1,19 +1,27 @@
 import { existingMotor, motorOfCircuit, ratedTorque, type Motor } from '../../catalogue';
 import type { Candidate, Choice, Result } from '../../case';
-import { commonPractice, type Source } from '../../contract';
+import { commonPractice, definition, type Source } from '../../contract';
 import { assumed, field, prescribed, type Given } from '../../law';
 import { motorOfPlate, noLoadShare, plateAt } from '../../nameplate';
 import {
   breakdownAtVoltage,
   currentAtLoad,
   drivenSpeed,
+  fedLoss,
+  fedMotorLoss,
   insulationLife,
+  leastFedLoss,
+  leastFluxLoss,
   loading,
   operatingSpeed,
+  partLoadLosses,
   powerAtPoint,
   reserveOver,
   speedOnDrive,
+  twoLosses,
+  usualConstantLoss,
   windingTemperature,
+  type LossCurve,
 } from '../../physics';
 import {
   factsOf,
@@ -142,16 +150,18 @@ export function tellReserve(walk: Walk, needs: Needs, motor: Motor, method: Meth
   });
   // Class F and above is commonly used to the rise of class B: 80 K.
   const rise = motor.insulation === 'A' ? 60 : motor.insulation === 'E' ? 75 : 80;
+  const sized = left.by === 'service-factor' && left.source ? motor.serviceFactor : 1;
+  const x = (w.value('choice.loading') ?? 1) * sized;
+  const curve = { eta: motor.efficiency, constant: motor.constantLoss ?? usualConstantLoss };
   w.figure('choice.windingTemperature', windingTemperature, {
     theta: input.place?.ambient
       ? field('place.ambient', input.place.ambient.value, input.place.ambient.text)
       : assumed('place.ambient', q(40, 'degC'), 'no ambient given: 40 °C'),
     dT: assumed('motor', q(rise, 'K'), 'rise of class B, to which motors of class F are commonly used'),
     // Whoever sizes into the service factor has the heat of it too.
-    x:
-      left.by === 'service-factor' && left.source
-        ? prescribed(q((w.value('choice.loading') ?? 1) * motor.serviceFactor, '1'), left.source)
-        : 'choice.loading',
+    x: left.by === 'service-factor' && left.source ? prescribed(q(x, '1'), left.source) : 'choice.loading',
+    c: prescribed(q(curve.constant, '1'), twoLosses),
+    k: heatOfFeed(needs, method, x, curve),
   });
   w.figure('choice.insulationLife', insulationLife, {
     theta_lim: prescribed(q(classLimit[motor.insulation], 'degC'), insulationSource),
@@ -161,6 +171,15 @@ export function tellReserve(walk: Walk, needs: Needs, motor: Motor, method: Meth
   openMotor(walk, needs, motor);
   uncertain(walk, needs, motor.power * left.share);
   sound(walk, motor, source);
+}
+
+/** Losses of the motor as it is fed ÷ those on the line at the same load. */
+function heatOfFeed({ fed }: Needs, method: Method, x: number, curve: LossCurve): Given<'1'> {
+  if (method !== 'drive') return prescribed(q(1, '1'), definition('On the line', 'no more than at its rating'));
+  const on = partLoadLosses(x, curve);
+  return fed.leastFlux
+    ? prescribed(q(leastFedLoss(x, 1, curve) / on, '1'), leastFluxLoss.source)
+    : prescribed(q(fedLoss(x, 1, curve) / on, '1'), fedMotorLoss.source);
 }
 
 /** What such a machine's motor is asked for beside its rating. */

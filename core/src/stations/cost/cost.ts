@@ -19,8 +19,8 @@ import { tellBand } from './band';
 import { tellBills } from './bill';
 import { drawMachine } from './drawing';
 import { noEven, tellWorth, type Even, type WorthTold, type YearParts } from './worth';
-import { accountOf, lossNames, partsAt, yearOf, type LossKind, type Runner, type Wire } from './year';
-import { controlCurves, filterLoss, usualYears } from '../../practice';
+import { accountOf, besideMoney, lossNames, partsAt, yearOf, type LossKind, type Runner, type Wire } from './year';
+import { controlCurves, usualYears } from '../../practice';
 import { q, writeNumber } from '../../quantity';
 import {
   bySpeed,
@@ -71,17 +71,23 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
   const poles = subject.motor?.poles ?? plate.poles ?? 4;
   const cable = subject.motor && needs.start.cableOf(subject.motor);
   const wired = (current: number | undefined, poles: number): Wire | undefined =>
-    cable && current !== undefined
-      ? { resistance: cable.resistance, current, magnetising: noLoadShare(poles) }
-      : undefined;
+    current === undefined
+      ? undefined
+      : {
+          ...{ cable: cable?.resistance ?? 0, transformer: needs.supply.copper, current },
+          magnetising: noLoadShare(poles),
+          line: {
+            voltage: needs.supply.voltage ?? Infinity,
+            powerFactor: w.value('drive.truePowerFactor') ?? 1,
+          },
+        };
   const current = numberOf(w, subject.current);
-  const filter = filterLoss[needs.drive?.filter ?? 'none'];
   const before = {
-    ...{ full: needs.load.power, rated: oldRated, eta: oldEta, way: present, filter },
+    ...{ full: needs.load.power, rated: oldRated, eta: oldEta, way: present },
     constant: w.value('plate.constantLoss') ?? (isOwn ? subject.constantLoss : usualConstantLoss),
     wire: wired(plate.current ?? current, plate.poles ?? poles),
   };
-  const after = { full, rated, eta, constant: subject.constantLoss, way, filter, wire: wired(current, poles) };
+  const after = { full, rated, eta, constant: subject.constantLoss, way, wire: wired(current, poles) };
   const billed = (of: 'old' | 'new'): number =>
     (w.value(`cost.${of}Demand`) ?? 1) / (w.figures.has(`cost.${of}Demand`) ? (w.value(`cost.${of}Peak`) ?? 1) : 1);
   const by = (): Pick<CostTold, 'before' | 'after'> => ({
@@ -191,7 +197,8 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
   const [now, next] = [accountOf(needs, by().before, train), accountOf(needs, by().after, train)];
   const account = (Object.keys(lossNames) as LossKind[])
     .filter((kind) => now[kind] > telling * now.work || next[kind] > telling * now.work)
-    .map((kind) => ({ kind, name: lossNames[kind], old: now[kind], new: next[kind] }));
+    .map((kind) => ({ kind, name: lossNames[kind], old: now[kind], new: next[kind] }))
+    .map((row) => (besideMoney.has(row.kind) ? { ...row, beside: true } : row));
   return { curves: { flow: curves, money: told, machine }, ...by(), worth, even, account };
 }
 

@@ -9,11 +9,16 @@ export interface YearSum {
   readonly demand: number;
 }
 
-/** Conductors to the motor: Ω a phase, A at full load, and the magnetising share of it. */
+/**
+ * Conductors that the motor's current passes: Ω a phase of its cable and of the transformer, A at full load and the
+ * magnetising share of it. What a drive draws of the line goes by its power factor and the line's V.
+ */
 export interface Wire {
-  readonly resistance: number;
+  readonly cable: number;
+  readonly transformer: number;
   readonly current: number;
   readonly magnetising: number;
+  readonly line: { readonly voltage: number; readonly powerFactor: number };
 }
 
 /** A motor over the year: W of full shaft power, its rating and losses, and how its flow is made. */
@@ -22,39 +27,42 @@ export interface Runner extends Rating {
   readonly way: FlowWay;
   /** Demand billed ÷ highest input in kW. */
   readonly billed: number;
-  /** Undefined where nobody described its cable. */
+  /** Undefined where its current is not known. */
   readonly wire: Wire | undefined;
-  /** Share of what passes that the filter behind its drive loses. */
-  readonly filter: number;
 }
 
 /**
- * What one flow draws, W: at the motor, lost in the drive, together; and what cable and filter lose beside that, which
- * no candidate is judged by: the sums of money leave it out.
+ * What one flow draws, W: at the motor, lost in drive and filter, together; and what its current loses in cable and
+ * transformer beside that, which no candidate is judged by: the sums of money leave it out.
  */
 export interface Parts extends Drawn {
   readonly point: FlowPoint;
-  readonly filter: number;
   readonly wire: number;
+  readonly transformer: number;
   readonly all: number;
 }
 
 /** What a motor draws at a flow, part by part. */
-export function partsAt(
-  needs: Needs,
-  { full, way, wire, filter, ...motorOf }: Omit<Runner, 'billed'>,
-  flow: number,
-): Parts {
+export function partsAt(needs: Needs, { full, way, wire, ...motorOf }: Omit<Runner, 'billed'>, flow: number): Parts {
   const point = pointOf(needs, way, flow);
-  const { motor, drive } = drawnOf(full, motorOf, point, way, needs.fed);
-  const lost = way.kind === 'speed' ? filter * motor : 0;
+  const drawn = drawnOf(full, motorOf, point, way, needs.fed);
+  const all = drawn.motor + drawn.drive + drawn.filter;
   // Torque asks the current, and a drive holds it as speed falls; on and off draws it in full while it is on.
   const switched = way.kind === 'on-off' ? point.shaft : 1;
   const torque = (full * point.shaft) / switched / point.share / Math.max(0.05, Math.min(1, point.speed));
   const amperes = wire ? currentOf(wire, torque, motorOf.rated) : 0;
-  const inWire = wire ? 3 * wire.resistance * amperes ** 2 * point.share * switched : 0;
-  return { point, motor, drive, filter: lost, wire: inWire, all: motor + drive };
+  const running = point.share * switched;
+  // Of several machines each has its cable, and all of them the one transformer.
+  const line = wire && way.kind === 'speed' ? all / (rootThree * wire.line.voltage * wire.line.powerFactor) : 0;
+  const [cable, transformer] = [wire?.cable ?? 0, wire?.transformer ?? 0];
+  return {
+    ...{ point, ...drawn, all },
+    wire: 3 * cable * amperes ** 2 * running,
+    transformer: 3 * transformer * (way.kind === 'speed' ? line ** 2 : (amperes * point.share) ** 2 * switched),
+  };
 }
+
+const rootThree = Math.sqrt(3);
 
 const currentOf = ({ current, magnetising }: Wire, load: number, rated: number): number =>
   currentAtLoad.of({ I_n: q(current, 'A'), k: q(magnetising, '1'), P: q(load, 'W'), P_r: q(rated, 'W') });
@@ -72,7 +80,7 @@ export function yearOf(needs: Needs, runner: Runner, k = 1, l = 1): YearSum {
   return { money, energy, demand: demand * runner.billed };
 }
 
-/** Where a year's energy goes, kWh; but for filter and cable they add up to what is paid for. */
+/** Where a year's energy goes, kWh; but for those of `besideMoney` they add up to what is paid for. */
 export const lossNames = {
   work: 'flow work',
   control: 'held back by the way of control',
@@ -82,14 +90,30 @@ export const lossNames = {
   drive: 'the drive',
   filter: 'its filter',
   wire: 'the cable',
+  transformer: 'the transformer, by its current',
+  standby: 'the drive while nothing runs',
 } as const;
 export type LossKind = keyof typeof lossNames;
+export const besideMoney: ReadonlySet<LossKind> = new Set(['wire', 'transformer', 'standby']);
+
+const hoursOfYear = 8760;
 
 /** A year's account; `train` is the efficiency between motor and machine. */
 export function accountOf(needs: Needs, runner: Runner, train: number): Readonly<Record<LossKind, number>> {
-  const sum = { work: 0, control: 0, machine: 0, train: 0, motor: 0, drive: 0, filter: 0, wire: 0 };
+  const sum = {
+    work: 0,
+    control: 0,
+    machine: 0,
+    train: 0,
+    motor: 0,
+    drive: 0,
+    filter: 0,
+    wire: 0,
+    transformer: 0,
+    standby: 0,
+  };
   for (const { hours, flow } of needs.speed.rows) {
-    const { point, motor, drive, filter, wire } = partsAt(needs, runner, flow);
+    const { point, motor, drive, filter, wire, transformer } = partsAt(needs, runner, flow);
     const kilo = hours / 1000;
     const shaft = runner.full * point.shaft;
     const driven = runner.full * train * kilo;
@@ -101,6 +125,9 @@ export function accountOf(needs: Needs, runner: Runner, train: number): Readonly
     sum.drive += drive * kilo;
     sum.filter += filter * kilo;
     sum.wire += wire * kilo;
+    sum.transformer += transformer * kilo;
   }
+  const hours = needs.speed.rows.reduce((all, row) => all + row.hours, 0);
+  if (runner.way.kind === 'speed') sum.standby = (needs.fed.standby * Math.max(0, hoursOfYear - hours)) / 1000;
   return sum;
 }

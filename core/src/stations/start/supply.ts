@@ -2,7 +2,7 @@ import type { Case } from '../../case';
 import { commonPractice } from '../../contract';
 import { assumed, field, type Given, type Workings } from '../../law';
 import { faultCurrent, sourceImpedance, sourceImpedanceFromFault } from '../../physics';
-import { usualImpedance } from '../../practice';
+import { usualCopper, usualImpedance } from '../../practice';
 import { q } from '../../quantity';
 import type { SupplyNeeds, Walk } from '../../needs';
 
@@ -28,6 +28,7 @@ export function readSupply({ input, practice, w }: Walk): SupplyNeeds {
   const volts = field('supply.voltage', U?.value, U?.text);
   const source = supply?.source;
   let impedance: number | undefined;
+  let copper = 0;
   let generator: SupplyNeeds['generator'];
   switch (source?.kind) {
     case 'transformer':
@@ -36,6 +37,7 @@ export function readSupply({ input, practice, w }: Walk): SupplyNeeds {
         S: field('supply.source.rating', source.rating?.value, source.rating?.text),
         x: usualUnless('supply.source.impedance', source.impedance, usualImpedance, '4 to 6 % by rating'),
       });
+      if (U && source.rating) copper = (usualCopper.value * U.value ** 2) / source.rating.value;
       break;
     case 'generator':
       impedance = w.figure('start.sourceImpedance', sourceImpedance, {
@@ -75,6 +77,7 @@ export function readSupply({ input, practice, w }: Walk): SupplyNeeds {
     voltage: U?.value,
     frequency: supply?.frequency?.value ?? practice.frequency,
     impedance,
+    copper,
     startLimit: supply?.startLimit?.value,
     generator,
   };

@@ -6,15 +6,14 @@
   /** Where a year's energy goes, now and new. */
   let { account }: { account: CostView['account'] } = $props();
 
-  const sum = (key: 'old' | 'new'): number => account.reduce((total, a) => total + (beside(a) ? 0 : a[key]), 0);
-  const beside = ({ kind }: CostView['account'][number]): boolean => kind === 'wire' || kind === 'filter';
+  const sum = (key: 'old' | 'new'): number => account.reduce((total, a) => total + (a.beside ? 0 : a[key]), 0);
   const most = $derived(Math.max(sum('old'), sum('new'), 1));
   const rounded = (value: number): string => Number(value.toPrecision(3)).toLocaleString('en');
 </script>
 
 <Group
   title="Where the energy goes"
-  note="kWh a year, from the supply to the flow. What cable and filter lose stands beside: no sum of money here counts it."
+  note="kWh a year, from the supply to the flow. Below the line stands what no sum of money here counts."
 >
   <Table class="dense" data-testid="account">
     <caption class="sr-only">Flow work and every loss, now and new</caption>
@@ -33,14 +32,14 @@
           </td>
         </tr>
       {/snippet}
-      {#each account.filter((a) => !beside(a)) as a (a.kind)}{@render line(a)}{/each}
+      {#each account.filter((a) => !a.beside) as a (a.kind)}{@render line(a)}{/each}
       <tr class="font-semibold">
         <th scope="row" class="text-left">drawn, and paid for</th>
         <td class="n">{rounded(sum('old'))}</td>
         <td class="n">{rounded(sum('new'))}</td>
         <td></td>
       </tr>
-      {#each account.filter(beside) as a (a.kind)}{@render line(a)}{/each}
+      {#each account.filter((a) => a.beside) as a (a.kind)}{@render line(a)}{/each}
     </tbody>
   </Table>
 </Group>

@@ -178,6 +178,7 @@
     <NumberField path="drive.losses.s50t100" label="Half speed, full torque" shareTo={0.5} placeholder="2.1 %" />
     <NumberField path="drive.losses.s90t50" label="90 % speed, half torque" shareTo={0.5} placeholder="1.6 %" />
     <NumberField path="drive.losses.s90t100" label="90 % speed, full torque" shareTo={0.5} placeholder="2.5 %" />
+    <QuantityField path="drive.standby" label="While nothing runs" dimension="power" placeholder="20 W" />
   </div>
 </Fold>
 <Group
