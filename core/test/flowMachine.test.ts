@@ -74,6 +74,13 @@ describe('machine and system', () => {
     // Against friction alone one pump meets half the flow at a quarter of the head.
     expect(flowPoint(usual, { held: 0, machines: 2 }, bySpeed, 0.5).shaft).toBeLessThanOrEqual(0.125 + 1e-9);
   });
+  it('two machines of two speeds: both at the low one where it lifts, one of them at full where it does not', () => {
+    const at = (held: number) => flowPoint(usual, { held, machines: 2 }, { kind: 'two-speed', low: 0.5 }, 0.5);
+    expect(at(0)).toMatchObject({ share: 1, speed: 0.5 });
+    expect(at(0).shaft).toBeCloseTo(0.125, 12);
+    expect(at(0.5)).toMatchObject({ share: 0.5, speed: 1 });
+    expect(at(0.5).shaft).toBeCloseTo(0.5, 6);
+  });
   it('bypass and no control stay at full; on and off goes with time; two speeds throttle the lower one', () => {
     const at = (way: physics.FlowWay, q: number) => flowPoint(usual, alone(0), way, q);
     expect(at({ kind: 'bypass' }, 0.5).shaft).toBe(1);

@@ -263,7 +263,7 @@ function twoSpeeds(
   const lower = needs.speed.rows.filter((r) => r.flow > 0 && r.flow <= low);
   const motor = offered.find((x) => x.name === like?.motor);
   if (!like || !motor || needs.load.shape.kind !== 'quadratic' || lower.length === 0) return [];
-  if (needs.speed.flow.present.kind === 'two-speed' || needs.speed.flow.system.machines > 1) return [];
+  if (needs.speed.flow.present.kind === 'two-speed') return [];
   const way: FlowWay = { kind: 'two-speed', low };
   const runner = runnerOf(needs, motor, like.method, way, told);
   const lifts = lower.some((r) => pointOf(needs, way, r.flow).speed < 1);

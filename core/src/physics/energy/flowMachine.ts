@@ -142,7 +142,7 @@ function one(
  */
 export function flowPoint(machine: FlowMachine, { held, machines }: FlowSystem, way: FlowWay, q: number): FlowPoint {
   const wanted = systemHead(held, q);
-  const staged = way.kind === 'throttle' || way.kind === 'published' || way.kind === 'speed';
+  const staged = way.kind !== 'full' && way.kind !== 'bypass' && way.kind !== 'on-off';
   let best: FlowPoint | undefined;
   for (let running = staged ? 1 : machines; running <= machines; running++) {
     const x = (q * machines) / running;
