@@ -18,8 +18,9 @@ import {
   Workings,
   type Motor,
 } from '@pilgrim/core';
-import { subjectOf } from '../core/src/needs';
-import { tellGuard } from '../core/src/stations';
+import { bySpeed, subjectOf } from '../core/src/needs';
+import { tellGuard, yearOf } from '../core/src/stations';
+import { tellBand } from '../core/src/stations/cost/band';
 
 /** Screening, full solves over the catalogue and with a large own shelf, and what a screen asks besides. */
 const text = readFileSync(new URL('../demo/example.case.json', import.meta.url), 'utf8');
@@ -108,6 +109,30 @@ bench.add('tell Guard: circuit, combination, chart, parts', () => {
     subjectOf({ ...walk, combinations: [] }, subject, 'direct', 'choice'),
     needed,
   );
+});
+const draws = 10_000;
+/** A year's saving of the case's own profile, as Cost spreads it. */
+const runner = {
+  full: needs.load.power,
+  rated: needs.load.power,
+  eta: 0.93,
+  constant: 0.4,
+  billed: 1,
+  wire: undefined,
+};
+const banded = {
+  old: (k: number, l: number) => yearOf(needs, { ...runner, way: { kind: 'throttle' } }, k, l),
+  new: (k: number, l: number) => yearOf(needs, { ...runner, way: bySpeed }, k, l),
+  ...{ load: 0.1, demandPrice: 9, carbon: 0.02, maintenance: 100, rate: 0.07, index: true, count: draws },
+  worth: { cost: 9000, benefit: 3000, years: 10, inflation: 0.02, life: 10, once: 0 },
+};
+bench.add(`band and tornado of the net present value, ${draws} draws`, () => {
+  const w = new Workings();
+  for (const [id, figure] of Object.entries(solved.result.figures))
+    if (isFigureId(id) && !id.startsWith('cost.netPresentL') && !id.startsWith('cost.netPresentH'))
+      w.figures.set(id, figure);
+  const walk = { input, practice: needs.practice, rules: needs.rules, w, combinations: [] };
+  tellBand(walk, banded);
 });
 bench.add('what would change the choice', () => void whatWouldChange(screening));
 await bench.run();

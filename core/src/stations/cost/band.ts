@@ -31,6 +31,8 @@ export interface Banded {
   readonly worth: Worth;
   /** Whether an invented index stands for the cost. */
   readonly index: boolean;
+  /** Draws; as many as keep the percentiles within 1 % where it is left out. */
+  readonly count?: number;
 }
 
 const names = ['load', 'hours', 'price', 'old-losses', 'new-losses', 'cost'] as const;
@@ -71,7 +73,7 @@ export function tellBand({ input, w }: Walk, banded: Banded): MoneyCurves {
     return still + (year - banded.maintenance) * factor - spent;
   };
   const list = names.map((n) => inputs[n]);
-  const rising = sampled(list, at);
+  const rising = sampled(list, at, banded.count);
   const [low, high] = [percentile(rising, 0.05), percentile(rising, 0.95)];
   const from = { NPV: 'cost.netPresentValue', u: 'load.uncertainty' } as const;
   const say = (v: number): string => writeAmount(Number(v.toPrecision(3)), input.money?.currency ?? '');
