@@ -84,6 +84,40 @@ test('the whole journey with the keyboard alone', async ({ page, request, browse
   await tabTo(page, '[data-testid="import"]');
 });
 
+test('a logger’s file becomes the year, and the year a sum on paper, with the keyboard alone', async ({
+  page,
+  request,
+}) => {
+  const { id } = await ownPosition(request, 'K-3', '07-kn-410.json');
+  await openStation(page, id, 'speed');
+  await tabTo(page, '[data-testid="log"]');
+  const asked = page.waitForEvent('filechooser');
+  await page.keyboard.press('Enter');
+  await (await asked).setFiles('demo/logs/kiln-fan-flow.csv');
+  const told = page.getByTestId('log-told');
+  await expect(told).toContainText('1 gap of 1.0 days');
+  await tabTo(page, 'input[placeholder="the highest logged"]');
+  await page.keyboard.type('42000');
+  await expect(told).toContainText('full value 42000');
+  await tabTo(page, '[data-testid="log-told"] button[data-main]');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('[data-path="speed.profile[0].flow"]')).toHaveValue('0.5');
+
+  await page.locator('body').press('Alt+9');
+  await tabTo(page, '[data-path="money.installedCost"]');
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type('90000');
+  await expect(page.locator('main [data-figure="cost.netPresentValue"]')).toBeVisible();
+
+  await page.locator('body').press('Alt+0');
+  await tabTo(page, 'main [role="tab"]');
+  for (let i = 0; i < 8 && !(await page.getByTestId('sum').isVisible()); i++) {
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('Enter');
+  }
+  await expect(page.getByTestId('sum')).toContainText('Net present value, 5th percentile');
+});
+
 test('single keys do nothing in a field, and can be switched off', async ({ page, request }) => {
   const { id } = await ownPosition(request, 'K-2', '01-in-110.json');
   await openStation(page, id, 'load');
