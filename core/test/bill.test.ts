@@ -395,6 +395,45 @@ describe('ways to go on', () => {
     expect(of(r, 'right-size')?.motor).toContain('30 kW');
     expect(of(r, 'right-size')?.energy).toBeLessThan(of(r, 'premium')?.energy ?? NaN);
   });
+  describe('a delta motor in star', () => {
+    // 110 kW on a third of its load: 4 poles, delta at 400 V, star at 690 V.
+    const plate = {
+      ...{ power: '110 kW', voltage: '400/690 V', current: '194/112 A', speed: '1485 rpm', frequency: '50 Hz' },
+      ...{ efficiency: 0.94, enclosure: 'IP55' },
+    };
+    const light = (power: string, over: Partial<CaseText> = {}, load: CaseText['load'] = {}): Result =>
+      solved({
+        ...{ format: 'pilgrim.case/1', practice: 'iec', supply: { voltage: '400 V', frequency: '50 Hz' } },
+        ...{ errand: 'wasteful', plate },
+        load: { machine: 'centrifugal-fan', demand: { kind: 'power', power, speed: '1485 rpm' }, ...load },
+        speed: { need: 'fixed', control: 'none', profile: [{ hours: 6000, flow: 1 }] },
+        money: { energyPrice: 0.15, currency: 'EUR' },
+        ...over,
+      });
+    const star = (r: Result) => of(r, 'star');
+    it('loses less at a light load, and says what is left of its torque; at a heavier one it loses more', () => {
+      const [least, some] = [light('15 kW'), light('38 kW')];
+      expect(star(least)?.outcome).toBe('caution');
+      expect(star(least)?.text).toMatch(/dial to 112 A: a third of its torque, breakdown [\d.]+ times/);
+      const saved = (r: Result): number => (of(r, 'keep')?.energy ?? NaN) - (star(r)?.energy ?? NaN);
+      // By hand: some two fifths of 7 kW are iron and friction, of which iron falls to a third.
+      expect(saved(least) / 6000).toBeGreaterThan(0.5);
+      expect(saved(least) / 6000).toBeLessThan(2);
+      expect(saved(light('50 kW'))).toBeLessThan(saved(some));
+    });
+    it('is refused where its breakdown is too near the load’s peak, or it does not come up', () => {
+      const near = star(light('52 kW', {}, { overload: { ratio: 1.6 } }));
+      expect(near?.outcome).toBe('fail');
+      expect(near?.text).toContain('below 1.6');
+      const heavy = star(light('40 kW', {}, { machine: 'crusher', breakaway: 2.2 }));
+      expect(heavy?.text).toContain('does not come up to speed in star');
+    });
+    it('is not thought of above half load, without the leads, or behind a drive', () => {
+      expect(star(light('60 kW'))).toBeUndefined();
+      expect(star(light('15 kW', { plate: { ...plate, voltage: '400 V', current: '194 A' } }))).toBeUndefined();
+      expect(star(light('15 kW', { supply: { voltage: '690 V', frequency: '50 Hz' } }))).toBeUndefined();
+    });
+  });
   it('two speeds help where half speed lifts, and are refused where it does not', () => {
     expect(of(told(), 'two-speed')).toMatchObject({ outcome: 'fail' });
     const flat = { ...pump().load, demand: { ...pump().load?.demand, staticHead: '0 m' } } as CaseText['load'];

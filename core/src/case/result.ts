@@ -480,7 +480,10 @@ export type MachineCurves = Frozen<z.output<typeof machineCurves>>;
 
 /** One way to go on, its sums against the first of the list. */
 const costOption = z.strictObject({
-  kind: z.enum(['keep', 'rewind', 'like-for-like', 'premium', 'right-size', 'two-speed', 'drive', 'replace-drive']),
+  kind: z.enum([
+    ...(['keep', 'star', 'rewind', 'like-for-like', 'premium', 'right-size'] as const),
+    ...(['two-speed', 'drive', 'replace-drive'] as const),
+  ]),
   name: z.string(),
   /** What is bought. */
   motor: z.string(),

@@ -9,7 +9,7 @@ import {
   leastFedLoss,
   isVariableTorque,
   meetingSpeed,
-  partLoad,
+  partLoadLosses,
   type LossCurve,
   type FlowPoint,
   type FlowWay,
@@ -85,6 +85,8 @@ export interface Drawn {
 /** A motor as the year's sums know it: W of rating, and its losses. */
 export interface Rating extends LossCurve {
   readonly rated: number;
+  /** Losses at a share of rating ÷ those as it is made to run, where it is connected otherwise. */
+  readonly lossTimes?: (x: number) => number;
 }
 
 /**
@@ -93,7 +95,7 @@ export interface Rating extends LossCurve {
  */
 export function drawnOf(
   full: number,
-  { rated, ...curve }: Rating,
+  { rated, lossTimes, ...curve }: Rating,
   point: FlowPoint,
   way: FlowWay,
   fed?: FedNeeds,
@@ -101,7 +103,8 @@ export function drawnOf(
   // Of several machines those that run share the load; the others take nothing.
   const direct = (share: number, running = point.share, of = rated, at: LossCurve = curve): Drawn => {
     const x = Math.max((full * share) / running / of, nothing);
-    return { motor: (running * x * of) / partLoad(x, at), drive: 0, filter: 0 };
+    const lost = partLoadLosses(x, at) * (lossTimes?.(x) ?? 1);
+    return { motor: running * of * (x + lost), drive: 0, filter: 0 };
   };
   switch (way.kind) {
     case 'published':

@@ -15,6 +15,7 @@ import {
 import { lowSpeedEfficiency, rewinding, twoSpeedPrice, usualLowSpeed } from '../practice';
 import { yearOf, type CostTold, type Runner } from '../stations';
 import { option, waysOf, withoutDrive } from './options';
+import { inStar } from './star';
 
 type Kind = CostOption['kind'];
 
@@ -30,6 +31,7 @@ interface Way extends Pick<CostOption, 'kind' | 'name' | 'motor' | 'method' | 'o
 
 const names: Readonly<Record<Kind, string>> = {
   keep: 'Keep all as it is',
+  star: 'Keep it, connected in star',
   rewind: 'Rewind the motor that is there',
   'like-for-like': 'Another of the same size',
   premium: 'The same size, most efficient',
@@ -192,6 +194,13 @@ function waysFor(walk: Walk, needs: Needs, subject: Subject, offered: readonly M
         cost: 0,
         index: false,
         life: Infinity,
+      });
+    const star = input.errand === 'failed' ? undefined : inStar(needs, there, told.before);
+    if (star)
+      ways.push({
+        ...{ kind: 'star', name: names.star, motor: `${there.name}, in star`, method: 'direct' },
+        ...{ cost: 0, index: false, life: Infinity },
+        ...star,
       });
     const lost = there.power <= rewinding.smallTo ? rewinding.small : rewinding.large;
     ways.push({
