@@ -4,9 +4,10 @@ import type { Sql } from '$lib/server/db/database';
 import { closeDrives, openStandIn, standInOf } from '$lib/server/drives/drives';
 import { addressOf } from '$lib/server/drives/polled';
 import { meterOrder, recordAsked } from '$lib/server/http/inputs';
+import { exportPosition, importPosition, positionFile } from '$lib/server/exchange/exchange';
 import { findMeter, recordMeter, stopMeter, stopMeters } from '$lib/server/meters/meters';
 import { keepReading, kept, loggedOf, recordOf, rollUp } from '$lib/server/meters/records';
-import { createPosition } from '$lib/server/positions/positions';
+import { createPosition, setDeleted } from '$lib/server/positions/positions';
 import { scratchDatabase } from './scratch';
 
 const held = vi.hoisted(() => ({ sql: undefined as unknown }));
@@ -62,6 +63,27 @@ async function put(position: string, from: number, to: number, power: (s: number
 }
 
 describe('a meter’s record', () => {
+  it('goes by its hours with the position’s file, onto a machine where nothing of it is', async () => {
+    const position = await newPosition();
+    await put(position, 0, 5400, (s) => 6000.5 + s / 7);
+    await rollUp(sql, at(7200));
+    const file = positionFile.parse(JSON.parse(JSON.stringify(await exportPosition(sql, position))));
+    expect(file.meterHours.map(([hour, seconds]) => [hour, seconds])).toEqual([
+      [at(0).toISOString(), 3600],
+      [at(3600).toISOString(), 1800],
+    ]);
+    const there = () => sql`select * from meter_hours where position_id = ${position} order by at`;
+    const before = await there();
+    await sql`delete from meter_hours where position_id = ${position}`;
+    await setDeleted(sql, position, 1, true);
+    expect(await importPosition(sql, file)).toEqual({ ok: true, id: position });
+    expect(await there()).toEqual(before);
+    // Files written before there were meters hold none; a broken hour is refused at its place.
+    const { meterHours, ...old } = file;
+    expect(positionFile.parse(old).meterHours).toEqual([]);
+    const wrong = positionFile.safeParse({ ...old, meterHours: [meterHours[0]?.with(1, 0)] });
+    expect(wrong.error?.issues[0]?.path).toEqual(['meterHours', 0, 1]);
+  });
   it('keeps a second once, and tells a span with its peaks, gaps and energy', async () => {
     const position = await newPosition();
     for (const s of [0, 0.4, 1]) await keepReading(sql, position, at(s), shows(6000));

@@ -10,6 +10,7 @@ import {
   photographsOf,
   photographsPerPosition,
 } from '$lib/server/photographs/photographs';
+import { hoursOf, hoursPerPosition, insertHours, meterHour } from '$lib/server/meters/records';
 import { insertRounds, roundsOf, roundsPerPosition } from '$lib/server/rounds/rounds';
 import {
   areaId,
@@ -69,6 +70,8 @@ export const positionFile = z.strictObject({
     .array(z.strictObject({ id: z.uuid(), reading: readingSchema }))
     .max(roundsPerPosition)
     .default([]),
+  // Nor what a meter showed, by the hour; its seconds and minutes go as a logger's file.
+  meterHours: z.array(meterHour).max(hoursPerPosition).default([]),
 });
 export type PositionFile = z.infer<typeof positionFile>;
 
@@ -105,6 +108,7 @@ async function exported(sql: TransactionSql, id: string): Promise<PositionFile |
     studies,
     photographs,
     rounds: await roundsOf(sql, id),
+    meterHours: await hoursOf(sql, id),
   };
 }
 
@@ -163,6 +167,7 @@ export async function importPosition(sql: Sql, file: PositionFile): Promise<Impo
       if (image) await insertPhotograph(tx, id, given, image);
     }
     await insertRounds(tx, id, file.rounds);
+    await insertHours(tx, id, file.meterHours);
     return { ok: true, id };
   });
 }

@@ -1,9 +1,45 @@
 import type { physics } from '@pilgrim/core';
 import type { MeterRecord, MeterRow } from '$lib/api/meters';
+import type { TransactionSql } from 'postgres';
+import { z } from 'zod';
 import type { Sql } from '$lib/server/db/database';
 
 /** Days that seconds and minutes are kept; hours are kept for good. */
 export const kept = { seconds: 3, minutes: 120 } as const;
+
+/**
+ * An hour of a record as a position's file carries it: when it began, seconds read, W least, mean and most, A most, V
+ * least and most, kWh.
+ */
+export const meterHour = z.tuple([
+  z.iso.datetime(),
+  z.int().min(1).max(3600),
+  ...([z.number(), z.number(), z.number(), z.number(), z.number(), z.number(), z.number()] as const),
+]);
+export type MeterHour = z.infer<typeof meterHour>;
+/** Some twenty years of them. */
+export const hoursPerPosition = 180_000;
+
+/** A position's metered hours, oldest first. */
+export async function hoursOf(sql: TransactionSql, position: string): Promise<MeterHour[]> {
+  const rows = await sql<{ at: Date; told: [number, number, number, number, number, number, number, number] }[]>`
+    select at, jsonb_build_array(seconds, power_least, power_mean, power_most, current_most, voltage_least,
+      voltage_most, energy) as told
+    from meter_hours where position_id = ${position} order by at`;
+  return rows.map(({ at, told }): MeterHour => [at.toISOString(), ...told]);
+}
+
+/** Keeps hours read back; one that is there already is left. */
+export async function insertHours(tx: TransactionSql, position: string, hours: readonly MeterHour[]): Promise<void> {
+  if (hours.length === 0) return;
+  // As one parameter: a statement takes no more than 65,534.
+  await tx`
+    insert into meter_hours
+    select ${position}::uuid, (h->>0)::timestamptz, (h->>1)::int, (h->>2)::real, (h->>3)::float8, (h->>4)::real,
+      (h->>5)::real, (h->>6)::real, (h->>7)::real, (h->>8)::float8
+    from jsonb_array_elements(${JSON.stringify(hours)}::text::jsonb) as h
+    on conflict (position_id, at) do nothing`;
+}
 
 /** Keeps one reading; a second that is there already is left. */
 export async function keepReading(sql: Sql, position: string, at: Date, r: physics.MeterReading): Promise<void> {
