@@ -36,6 +36,14 @@ describe('an errand', () => {
     expect(state('new', { ...conveyor, load: undefined }).enough).toBe(false);
   });
 
+  it('a price by time of the week answers for the price of energy; an empty one does not', () => {
+    const open = (money: object) => errandState('wasteful', { ...bare, money }, null).open;
+    expect(open({})).toContain('money.energyPrice');
+    expect(open({ tariff: [] })).toContain('money.energyPrice');
+    expect(open({ tariff: [{ from: '00:00', to: '00:00', price: 0.2 }] })).not.toContain('money.energyPrice');
+    expect(open({ energyPrice: 0.2 })).not.toContain('money.energyPrice');
+  });
+
   it('a plate is read when the plate is there; an empty list is nothing given', () => {
     const read = { ...bare, plate: ordinaryPlate, supply: { voltage: '460 V', frequency: '60 Hz' } };
     expect(state('read', read)).toEqual({ open: [], enough: true, text: 'The plate is read' });

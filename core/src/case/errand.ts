@@ -20,9 +20,13 @@ const enoughFor: Readonly<Record<Errand, string>> = {
   control: 'Enough is known to choose starter or drive',
 };
 
+/** What answers a field's question as well. */
+const instead: Readonly<Record<string, string>> = { 'money.energyPrice': 'money.tariff' };
+
 /** Whether enough is known for an errand, and what it still asks. `text`: the case as typed. A stop is never enough. */
 export function errandState(errand: Errand, text: unknown, result: Result | null): ErrandState {
-  const open = errandAsks[errand].filter((path) => !isGiven(path.split('.').reduce(part, text)));
+  const has = (path: string): boolean => isGiven(path.split('.').reduce(part, text));
+  const open = errandAsks[errand].filter((path) => !has(path) && !has(instead[path] ?? path));
   const stop = result?.findings.find((f) => f.level === 'stop');
   const answered = {
     failed: result?.choice != null,
