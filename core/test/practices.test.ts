@@ -69,6 +69,11 @@ describe('an old motor whose plate does not say', () => {
   it('IEC: class IE2 of its rating', () => {
     expect(percent(iec.usualEfficiency(kW(11), 4).value)).toBe(89.8);
     expect(percent(iec.usualEfficiency(kW(11), 2).value)).toBe(89.4);
+    // Below 0.75 kW the table goes on: 0.12 kW of class IE2 has 59.1 %, of IE1 50.0 %.
+    expect(percent(iec.usualEfficiency(kW(0.37), 4).value)).toBe(72.7);
+    expect(percent(iec.usualEfficiency(kW(0.12), 4).value)).toBe(59.1);
+    expect(percent(iec.usualEfficiency(kW(0.12), 4, 2005).value)).toBe(50);
+    expect(percent(iec.usualEfficiency(kW(0.55), 4, 2022).value)).toBe(77.1);
     expect(percent(iec.usualEfficiency(kW(11), 6).value)).toBe(88.7);
     expect(percent(iec.usualEfficiency(kW(5000), 4).value)).toBe(95.1);
   });
@@ -76,6 +81,9 @@ describe('an old motor whose plate does not say', () => {
     const premium = 0.93;
     const loss = (1 / premium - 1) * 1.35;
     expect(na.usualEfficiency(hp(20), 4).value).toBeCloseTo(1 / (1 + loss), 6);
+    // Half a horsepower: 78.2 % of small motors today, a third more loss.
+    expect(na.usualEfficiency(hp(0.5), 4).value).toBeCloseTo(1 / (1 + 1.35 * (1 / 0.782 - 1)), 6);
+    expect(na.usualEfficiency(hp(0.5), 4).value).toBeLessThan(na.usualEfficiency(hp(1), 4).value);
   });
 });
 

@@ -173,13 +173,20 @@ const iecFrames: Frames = tableOfNames(iecTables.frames.source, iecTables.frames
   ...iecTables.frames.rows,
 ]);
 
+/** Small ratings that the list begins with; their tables begin lower. */
+const smallListed = { hp: [0.5, 0.75], kW: [0.37, 0.55] } as const;
+const isListed =
+  (ratings: readonly number[]) =>
+  ([rating]: Row): boolean =>
+    ratings.includes(rating);
+
 const northAmerican: Tradition = {
   key: 'na',
   practice: northAmerica,
   series: naSeries,
   // Open and enclosed small motors share one table.
   efficiencies: table(naTables.premiumEfficiency.source, naTables.premiumEfficiency.columns, [
-    ...naTables.smallEfficiency.rows.map(([hp, ...e]): Row => [hp, ...e, ...e]),
+    ...naTables.smallEfficiency.rows.filter(isListed(smallListed.hp)).map(([hp, ...e]): Row => [hp, ...e, ...e]),
     ...naTables.premiumEfficiency.rows,
   ]),
   eightPole: naTables.eightPoleEfficiency,
@@ -215,7 +222,7 @@ const underIec: Tradition = {
   practice: iec,
   series: iecSeries,
   efficiencies: table(iecTables.efficiencies.source, iecTables.efficiencies.columns, [
-    ...iecTables.smallEfficiencies.rows,
+    ...iecTables.smallEfficiencies.rows.filter(isListed(smallListed.kW)),
     ...iecTables.efficiencies.rows,
   ]),
   eightPole: iecTables.eightPoleEfficiencies,

@@ -54,7 +54,9 @@ export const motors = {
         ),
       };
     }
-    const ie2 = atRating(t.efficiencies, power / 1000, `IE2 ${to6Poles(poles)}`) ?? 95;
+    const kw = power / 1000;
+    const table = kw < smallBelow ? t.smallEfficiencies : t.efficiencies;
+    const ie2 = atRating(table, kw, `IE2 ${to6Poles(poles)}`) ?? 95;
     return {
       value: ie2 / 100,
       source: model('Efficiency of an older motor', 'taken as class IE2 (IEC 60034-30-1)'),
@@ -251,6 +253,9 @@ export const motors = {
     return { value: 0.04 * (power / 1000) ** 0.9 * (poles / 2) ** 2.5, source: inertiaSource };
   },
 } satisfies Partial<Practice> & ThisType<Practice>;
+
+/** kW from which the table of usual ratings begins; smaller ones have their own. */
+const smallBelow = 0.6;
 
 /** Loss of a standard motor ÷ that of class IE1, by when it was made (common practice). */
 const lossByYear = [

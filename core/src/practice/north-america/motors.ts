@@ -53,13 +53,20 @@ export const motors = {
   usualEfficiency(power, poles, year) {
     const floor = year === undefined ? undefined : this.efficiencyFloor(power, poles, year);
     if (floor) return { value: floor.efficiency, source: floor.source };
-    const premium = atRating(t.premiumEfficiency, power / horsepower, `enclosed ${to6Poles(poles)}`) ?? 95;
+    const hp = power / horsepower;
+    const column = to6Poles(poles);
+    const small = hp < smallBelow;
+    const best = small
+      ? atRating(t.smallEfficiency, hp, column)
+      : atRating(t.premiumEfficiency, hp, `enclosed ${column}`);
+    const premium = best ?? 95;
     const more = (year === undefined ? undefined : lossByYear.find((l) => year < l.before)?.more) ?? 1.35;
     return {
       value: 1 / (1 + (100 / premium - 1) * more),
       source: model(
         'Efficiency of an older motor',
-        `${Math.round((more - 1) * 100)} % more loss than the premium table (NEMA MG 1 Table 12-12)` +
+        `${Math.round((more - 1) * 100)} % more loss than ` +
+          (small ? 'small motors must have (10 CFR 431.446)' : 'the premium table (NEMA MG 1 Table 12-12)') +
           (year === undefined ? ', year not known' : `, made in ${year}`),
       ),
     };
@@ -248,6 +255,9 @@ export const motors = {
     return { value: pounds * 0.45359237 * 0.3048 ** 2, source: inertiaSource };
   },
 } satisfies Partial<Practice> & ThisType<Practice>;
+
+/** hp from which the table of usual ratings begins; smaller ones have their own. */
+const smallBelow = 0.99;
 
 /**
  * Loss of a standard motor ÷ that of the premium table, by when it was made (common practice): cast iron full of copper
