@@ -164,10 +164,10 @@ it('reserve after overheating holds if a given load is measured; the old rating 
 });
 
 it('a winding of class B is a caution on a drive and no question on the line; F passes', () => {
-  const own = (insulation: 'B' | 'F', method: 'direct' | 'drive') =>
+  const own = (insulation: 'B' | 'F' | undefined, method: 'direct' | 'drive') =>
     verdictOf(
       pinned({
-        plate: { ...old, insulation },
+        plate: { ...old, ...(insulation && { insulation }) },
         motor: { existing: true },
         method,
       }),
@@ -179,6 +179,10 @@ it('a winding of class B is a caution on a drive and no question on the line; F 
   });
   expect(own('F', 'drive')).toMatchObject({ outcome: 'pass', text: 'Class F insulation.' });
   expect(own('B', 'direct')).toBeUndefined();
+  // What the plate does not say is not told as if it did.
+  expect(own(undefined, 'drive')?.text).toBe(
+    'Class B insulation taken, for its plate does not say: F or H is wanted on a drive.',
+  );
 });
 
 it('ranked by margin, the more reserve of power comes first among those with as many cautions', () => {

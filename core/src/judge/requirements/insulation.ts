@@ -9,8 +9,9 @@ export const insulation = requirement({
     e.margin = 0;
     return passIf(build.hotWinding[e.i] === 1, code.caution);
   },
-  sentence: ({ outcome, motor }) =>
-    outcome === 'pass'
-      ? `Class ${motor.insulation} insulation.`
-      : `Class ${motor.insulation} insulation: F or H is wanted on a drive.`,
+  sentence({ outcome, motor }) {
+    const taken = motor.assumed?.includes('insulation') ? ' taken, for its plate does not say' : '';
+    const wanted = outcome === 'pass' ? '' : ': F or H is wanted on a drive';
+    return `Class ${motor.insulation} insulation${taken}${wanted}.`;
+  },
 });
