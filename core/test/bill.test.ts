@@ -365,6 +365,23 @@ describe('ways to go on', () => {
     expect(worth(lifted(even.head + 0.1))).toBeLessThan(0);
     expect(worth(lifted(even.head - 0.1))).toBeGreaterThan(0);
   });
+  it('carbon at its price, rising prices, renewals and what is given once are in the band and the break-even too', () => {
+    const money = {
+      ...{ installedCost: 30_000, carbon: 0.35, carbonPrice: 90, inflation: 0.02, life: 6, incentive: 2500 },
+      ...{ maintenance: 120, demandPrice: 5 },
+    };
+    const r = told(money);
+    expect(r.curves.money?.usual).toBeCloseTo(at(r, 'netPresentValue'), 3);
+    expect(at(r, 'netPresentLow')).toBeLessThan(at(r, 'netPresentValue'));
+    expect(at(r, 'netPresentHigh')).toBeGreaterThan(at(r, 'netPresentValue'));
+    const even = r.cost?.breakEven;
+    const there = told({ ...money, energyPrice: even?.price ?? 0 });
+    expect(Math.abs(at(there, 'netPresentValue') / 30_000)).toBeLessThan(0.005);
+    const profile = pump().speed?.profile?.map((p) => ({ ...p, hours: p.hours * (even?.hours ?? 0) }));
+    const shorter = told(money, { speed: { ...pump().speed, profile } } as Partial<CaseText>);
+    expect(Math.abs(at(shorter, 'netPresentValue') / 30_000)).toBeLessThan(0.005);
+    expect(of(r, 'replace-drive')?.netPresentValue).toBeCloseTo(at(r, 'netPresentValue'), 3);
+  });
   it('with a price on demand and upkeep the break-even line and the finding name the same price and hours', () => {
     const money = { installedCost: 90_000, demandPrice: 9, maintenance: 150 };
     const r = told(money);

@@ -284,7 +284,7 @@ function twoSpeeds(
       text: lifts
         ? `Full and half speed by one winding, throttled between; at half speed ${share} % of its efficiency. ` +
           'Made to order: ask for it.'
-        : 'At half speed it does not give the head the lower flows ask: nothing gained.',
+        : 'At half speed it does not give the head the lower flows ask: a valve alone would do as much.',
       cost:
         scale *
         (twoSpeedPrice.motor * motor.priceIndex + twoSpeedPrice.starter * starterPriceIndex('direct', motor.power)),

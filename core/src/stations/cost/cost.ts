@@ -159,9 +159,7 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
   const saved = w.figure('cost.savedEnergy', savedEnergy, { E_old: 'cost.oldEnergy', E_new: 'cost.newEnergy' });
   tellBills(walk, needs, subject, plate, { old: (r) => oldInput(r.flow), new: (r) => newInput(r.flow) });
   const compared = isCompared(needs, subject, plate);
-  const carbon = w.figures.has('cost.savedCarbon')
-    ? ((input.money?.carbonPrice ?? 0) / 1000) * (input.money?.carbon ?? 0)
-    : 0;
+  const carbon = ((input.money?.carbonPrice ?? 0) / 1000) * (input.money?.carbon ?? 0);
   const { worth, even } = money(walk, needs, subject, compared, () => {
     const [old, next] = [yearOf(needs, by().before), yearOf(needs, by().after)];
     const energy = old.money - next.money;
