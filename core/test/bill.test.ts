@@ -213,6 +213,8 @@ describe('the band', () => {
     expect(findingIds(told())).not.toContain('cost.uncertain');
     expect(findingIds(told({ installedCost: 70_000 }))).toContain('cost.uncertain');
     expect(findingIds(told({ installedCost: 120_000 }))).not.toContain('cost.uncertain');
+    // A burnt motor is bought anyway.
+    expect(findingIds(told({ installedCost: 70_000 }, { errand: 'failed' }))).not.toContain('cost.uncertain');
   });
   it('a new motor that must be bought is not asked: no band', () => {
     const r = told(

@@ -10,6 +10,7 @@ import {
   type Worth,
 } from '../../physics';
 import { indexSpread, lossSpread, usualSpread } from '../../practice';
+import { mustBeBought } from './worth';
 import type { YearSum } from './year';
 import { writeAmount } from '../../quantity';
 
@@ -93,7 +94,7 @@ export function tellBand({ input, w }: Walk, banded: Banded): MoneyCurves {
   });
   const tornado = alone.toSorted((a, b) => Math.abs(b.high - b.low) - Math.abs(a.high - a.low));
   const most = tornado[0];
-  if (most && low < 0 && high > 0)
+  if (most && low < 0 && high > 0 && !mustBeBought({ input }))
     w.finding(
       'cost.uncertain',
       'note',

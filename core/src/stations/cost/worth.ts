@@ -123,15 +123,17 @@ export function tellWorth(walk: Walk, needs: Needs, compared: boolean, parts: ()
     price: price === null ? null : price * needs.energyPrice,
     hours: timesUntilEven(worth, rate, hourly),
   };
-  // A motor that must be bought anyway is not asked whether it pays.
-  const must = input.errand === 'failed' || input.errand === 'new';
-  if (net === undefined || net >= 0 || saved <= 0 || must || !compared) return { worth, even };
+  if (net === undefined || net >= 0 || saved <= 0 || mustBeBought(walk) || !compared) return { worth, even };
   w.finding('cost.not-worth-it', 'note', notWorthIt({ input, w }, worth, even, needs.energyPrice, rate, net), {
     fields: ['money.energyPrice', 'money.installedCost', 'speed.profile'],
     figures: ['cost.netPresentValue', 'cost.benefit'],
   });
   return { worth, even };
 }
+
+/** Whether a motor is bought anyway: it is not asked whether it pays. */
+export const mustBeBought = ({ input }: Pick<Walk, 'input'>): boolean =>
+  input.errand === 'failed' || input.errand === 'new';
 
 /** Sums over years are not known better than to three figures. */
 const inThree = (value: number, input: Walk['input']): string =>
