@@ -23,13 +23,14 @@ export interface InStar extends Pick<CostOption, 'outcome' | 'text'> {
 
 /**
  * The motor that is there with its links put to star: a third of its torque, less iron loss, more copper loss. Losses,
- * current and breakdown by its circuit, its start simulated. Undefined where it cannot be so connected, hangs on a
- * drive, or carries too much for anybody to think of it.
+ * current and breakdown by its circuit, its start simulated. Undefined where it cannot be so connected, has a drive
+ * or two speeds, or carries too much for anybody to think of it.
  */
 export function inStar(needs: Needs, there: Motor, before: Runner): InStar | undefined {
   const line = needs.supply.voltage;
   const share = before.full / there.power;
-  if (line === undefined || share > starUpTo || before.way.kind === 'speed') return undefined;
+  const isElse = before.way.kind === 'speed' || before.way.kind === 'two-speed';
+  if (line === undefined || share > starUpTo || isElse) return undefined;
   const low = connectionFor(there, line);
   const top = there.connections.find((c) => Math.abs(c.voltage / (rootThree * low.voltage) - 1) < alike);
   if (!starDeltaFits(needs.practice, line, there) || !top) return undefined;
