@@ -199,6 +199,20 @@ describe('what many do at once, and what is asked of what was deleted', () => {
       energyPrice: example.money?.energyPrice ?? null,
     });
   });
+  it('where prices go by the time of the week, what its energy costs is by their mean', async () => {
+    const { position, study } = await newStudy();
+    const { energyPrice: _, ...money } = example.money ?? {};
+    const tariff: NonNullable<CaseText['money']>['tariff'] = [
+      { from: '00:00', to: '12:00', days: 'all', price: 0.1 },
+      { from: '12:00', to: '24:00', days: 'all', price: 0.3 },
+    ];
+    await saved(study, null, { ...example, money: { ...money, tariff } });
+    const listed = (await listPositions(sql)).find((p) => p.id === position);
+    expect(listed?.energyPrice).toBeCloseTo(0.2, 6);
+    const [{ cost } = { cost: NaN }] = await sql<{ cost: number }[]>`
+      select energy_cost as cost from revisions where study_id = ${study}`;
+    expect(cost / ((listed?.newEnergy ?? NaN) * 0.2)).toBeCloseTo(1, 6);
+  });
 });
 
 describe('the plant list, a page at a time', () => {
