@@ -16,10 +16,15 @@ describe('every algebraic law’s formula says what its code does (mathjs 15 eva
     fc.assert(
       fc.property(inputs, fc.constantFrom(1, 20, 1300), (scope, scale) => {
         const scaled = Object.fromEntries(Object.entries(scope).map(([k, v]) => [k, v * scale]));
-        // Outside its range a formula may leave the real numbers.
+        const held = Object.entries(scaled).every(([k, v]) => {
+          const [low, high] = law.range[k] ?? [NaN, NaN];
+          return v >= low && v <= high;
+        });
         const byText: unknown = evaluate(law.formula, scaled);
         const byCode = law.of(Object.fromEntries(Object.entries(scaled).map(([k, v]) => [k, q(v)])));
+        // Inputs that do not go together may leave the real numbers; outside its range the last bits decide whether.
         if (typeof byText !== 'number' || !Number.isFinite(byText)) return;
+        if (!held && !Number.isFinite(byCode)) return;
         expect(Math.abs(byCode - byText)).toBeLessThanOrEqual(1e-9 * Math.max(1, Math.abs(byText)));
       }),
       { numRuns: 50 },
