@@ -90,8 +90,9 @@ test('a logger’s file becomes the year, and the year a sum on paper, with the 
 }) => {
   const { id } = await ownPosition(request, 'K-3', '07-kn-410.json');
   await openStation(page, id, 'speed');
-  await tabTo(page, '[data-testid="log"]');
+  // Listened for well before the key: the browser is told so by a message of its own.
   const asked = page.waitForEvent('filechooser');
+  await tabTo(page, '[data-testid="log"]');
   await page.keyboard.press('Enter');
   await (await asked).setFiles('demo/logs/kiln-fan-flow.csv');
   const told = page.getByTestId('log-told');

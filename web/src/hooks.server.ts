@@ -5,7 +5,7 @@ import { isLateWrite, isLost, lostHeaders, lostProblem } from '$lib/server/db/lo
 import { heldAlready, lostResponse, ofApi, problemResponse, unchanged, zipped } from '$lib/server/http/http';
 import { log } from '$lib/server/http/log';
 import { closeDrives } from '$lib/server/drives/drives';
-import { stopMeters } from '$lib/server/meters/meters';
+import { resumeMeters, stopMeters } from '$lib/server/meters/meters';
 import { closePool, warmPool } from '$lib/server/solving/pool';
 
 /**
@@ -26,6 +26,7 @@ process.on('sveltekit:shutdown', () => void Promise.all([closeDatabase(), closeP
 /** Nobody waits for it: requests are answered meanwhile. */
 export const init: ServerInit = () => {
   void warmPool().catch((error: unknown) => log.error(error));
+  void resumeMeters().catch((error: unknown) => log.error(error));
 };
 
 const writes = new Set(['POST', 'PUT', 'PATCH', 'DELETE']);

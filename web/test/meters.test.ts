@@ -5,7 +5,8 @@ import { closeDrives, openStandIn, standInOf } from '$lib/server/drives/drives';
 import { addressOf } from '$lib/server/drives/polled';
 import { meterOrder, recordAsked } from '$lib/server/http/inputs';
 import { exportPosition, importPosition, positionFile } from '$lib/server/exchange/exchange';
-import { findMeter, recordMeter, stopMeter, stopMeters } from '$lib/server/meters/meters';
+import { dropLink, keepLink, linksOf } from '$lib/server/meters/links';
+import { findMeter, recordMeter, resumeMeters, stopMeter, stopMeters } from '$lib/server/meters/meters';
 import { keepReading, kept, loggedOf, recordOf, rollUp } from '$lib/server/meters/records';
 import { createPosition, setDeleted } from '$lib/server/positions/positions';
 import { scratchDatabase } from './scratch';
@@ -202,6 +203,28 @@ describe('a recording over Modbus TCP', () => {
     await until(() => findMeter(position)?.link === 'lost');
     expect(findMeter(position)).toMatchObject({ kept: 0, last: null });
     stopMeter(position);
+  });
+});
+
+describe('a server that starts again', () => {
+  const nowhere = addressOf({ address: '127.0.0.1:1', unit: 3 });
+  it('goes on with the meters it recorded, but for those that were ended and of positions in the trash', async () => {
+    const [kept, ended, deleted] = [await newPosition(), await newPosition(), await newPosition()];
+    for (const position of [kept, ended, deleted]) await keepLink(sql, position, nowhere);
+    // Another meter of the same position takes the place of the first.
+    await keepLink(sql, kept, { ...nowhere, unit: 7 });
+    await dropLink(sql, ended);
+    await setDeleted(sql, deleted, 1, true);
+    expect(await linksOf(sql)).toEqual([{ position: kept, ...nowhere, unit: 7 }]);
+    await resumeMeters();
+    expect(findMeter(kept)).toMatchObject({ address: '127.0.0.1:1', standIn: false });
+    expect([findMeter(ended), findMeter(deleted)]).toEqual([null, null]);
+    // What is read already is left as it is.
+    const since = findMeter(kept)?.since;
+    await resumeMeters();
+    expect(findMeter(kept)?.since).toBe(since);
+    stopMeters();
+    await dropLink(sql, kept);
   });
 });
 

@@ -6,6 +6,7 @@ import { PolledLink, written, type Address } from '$lib/server/drives/polled';
 import { floatAt } from '$lib/server/drives/wire';
 import { log } from '$lib/server/http/log';
 import { refuse } from '$lib/server/refusal';
+import { linksOf } from './links';
 import { keepReading, rollUp } from './records';
 
 const { meterLength, meterShows } = physics;
@@ -86,6 +87,12 @@ async function roll(): Promise<void> {
   } catch (error) {
     log.warn(error);
   }
+}
+
+/** Goes on with the meters that were recorded when the server stopped; between lies a gap. */
+export async function resumeMeters(): Promise<void> {
+  for (const { position, ...address } of (await linksOf(await database())).slice(0, most))
+    if (!recorded.has(position)) recordMeter(position, address, false);
 }
 
 export const findMeter = (position: string): MeterTold | null => recorded.get(position)?.told ?? null;

@@ -3,6 +3,7 @@ import { standInOf } from '$lib/server/drives/drives';
 import { addressOf } from '$lib/server/drives/polled';
 import { answer, idOf, jsonResponse, parsed, readJsonBody } from '$lib/server/http/http';
 import { meterOrder } from '$lib/server/http/inputs';
+import { dropLink, keepLink } from '$lib/server/meters/links';
 import { findMeter, recordMeter, stopMeter } from '$lib/server/meters/meters';
 import { findPosition } from '$lib/server/positions/positions';
 import { refuse } from '$lib/server/refusal';
@@ -16,12 +17,20 @@ export const POST = ({ params, request }) =>
     const asked = parsed(meterOrder, await readJsonBody(request));
     if (asked.do === 'stop') {
       stopMeter(id);
+      await dropLink(await database(), id);
       return jsonResponse(null);
     }
-    const position = await findPosition(await database(), id);
+    const sql = await database();
+    const position = await findPosition(sql, id);
     if (!position || position.deleted) throw refuse(404, 'There is no such position');
-    if (asked.address !== undefined)
-      return jsonResponse(recordMeter(id, addressOf({ address: asked.address, unit: asked.unit }), false), 201);
+    if (asked.address !== undefined) {
+      const address = addressOf({ address: asked.address, unit: asked.unit });
+      const told = recordMeter(id, address, false);
+      await keepLink(sql, id, address);
+      return jsonResponse(told, 201);
+    }
     const { host, meter } = standInOf(id);
-    return jsonResponse(recordMeter(id, { host, port: meter, unit: 1 }, true), 201);
+    const told = recordMeter(id, { host, port: meter, unit: 1 }, true);
+    await dropLink(sql, id);
+    return jsonResponse(told, 201);
   });
