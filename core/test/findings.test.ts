@@ -140,6 +140,9 @@ const rows: readonly Row[] = [
   ['place.hot', 'caution', ['place.driveAmbient'], place({ driveAmbient: '50.1 degC' }), place({ driveAmbient: '50 degC' })],
   // Speed
   ['speed.range', 'caution', ['speed.min', 'speed.max'], driven({ min: 1, max: 0.9 }), driven({ min: 0.9, max: 0.9 })],
+  ['speed.no-hours', 'caution', ['speed.profile[0].hours', 'speed.profile[1].hours'],
+    driven({ profile: [{ hours: 0, flow: 1 }, { hours: 0, flow: 0.5 }] }),
+    driven({ profile: [{ hours: 0, flow: 1 }, { hours: 1, flow: 0.5 }] })],
   // Supply and start
   ['supply.single-phase', 'stop', ['supply.phases'],
     fan({}, { supply: { voltage: '230 V', frequency: '60 Hz', phases: 1 } }), fan({}, { supply: { voltage: '230 V', frequency: '60 Hz', phases: 3 } })],

@@ -98,6 +98,7 @@ export const findingLevels = {
   'speed.curve-short': ['caution'],
   'speed.kept-above': ['caution'],
   'speed.kept-unknown': ['caution'],
+  'speed.no-hours': ['caution'],
   'speed.run-out': ['caution'],
   'supply.single-phase': ['stop'],
   'choice.unknown-requirement': ['caution'],

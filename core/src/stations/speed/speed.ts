@@ -19,6 +19,14 @@ export function askSpeed(walk: Walk): SpeedNeeds {
     w.figure('speed.hours', hoursOf(rows), {});
     w.figure('speed.meanFlow', meanFlow(rows), { H: 'speed.hours' });
   } else w.want('speed.profile');
+  if (rows.length === 0 && speed?.profile && speed.profile.length > 0)
+    w.finding(
+      'speed.no-hours',
+      'caution',
+      'The profile has no hours: a machine that never runs saves nothing and costs nothing. Give the hours a year at ' +
+        'each flow.',
+      { fields: speed.profile.map((_, i) => `speed.profile[${i}].hours`) },
+    );
   if (speed?.min !== undefined && speed.max !== undefined && speed.min > speed.max) {
     w.finding(
       'speed.range',
