@@ -93,6 +93,11 @@ test('killing the web server or PostgreSQL again and again loses no saved revisi
   test.setTimeout(120_000 * rounds);
   rmSync(home, { recursive: true, force: true });
   await start();
+  // A meter at an address where none is: whether it is read or looked for, the server goes on with it.
+  const [{ id: metered } = { id: '' }]: { id: string }[] = await (await fetch(`${base}/api/v1/positions`)).json();
+  const meter = `${base}/api/v1/positions/${metered}/meter`;
+  const record = JSON.stringify({ do: 'record', address: '127.0.0.1:1', unit: 1 });
+  await fetch(meter, { method: 'POST', headers: { 'content-type': 'application/json' }, body: record });
   const saved: [string, string][] = [];
   for (let round = 1; round <= rounds; round++) {
     saved.push([await save(`before the web server dies, ${round}`), `before the web server dies, ${round}`]);
@@ -117,6 +122,7 @@ test('killing the web server or PostgreSQL again and again loses no saved revisi
     expect(servers()).toEqual(living);
   }
   for (const [id, name] of saved) expect(await kept(id)).toBe(name);
+  expect(await (await fetch(meter)).json()).toMatchObject({ address: '127.0.0.1:1', standIn: false });
 });
 
 test('killing backends under load ends nobody’s server and loses no acknowledged revision', async () => {
