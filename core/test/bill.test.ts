@@ -306,6 +306,13 @@ describe('what a drive’s maker declares of its losses, at the eight points of 
     const line = rise(light({ method: 'direct' }));
     expect(held / line).toBeCloseTo(1.15, 1);
   });
+  it('standby is watts: a bare number, which would be kilowatts or horsepower, is refused at its field', () => {
+    const read = (standby: string, practice: 'iec' | 'north-america' = 'iec') =>
+      readCase({ format: 'pilgrim.case/1', practice, drive: { standby } });
+    expect(read('999 W').ok).toBe(true);
+    for (const bare of [read('20'), read('1'), read('20', 'north-america'), read('1 kW')])
+      expect(bare).toMatchObject({ ok: false, errors: [{ path: 'drive.standby' }] });
+  });
   it('what a filter loses is paid for; standby and the transformer’s share stand beside', () => {
     const source = { kind: 'transformer', rating: '250 kVA', impedance: 0.04 } as const;
     const supply = { voltage: '400 V', frequency: '50 Hz', source } as const;

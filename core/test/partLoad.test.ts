@@ -11,7 +11,8 @@ import { solved } from './cases';
 
 /**
  * Average efficiencies at full, three quarters, half and a quarter of load: US Department of Energy, Determining
- * Electric Motor Load and Efficiency, open standard-efficiency motors of 1800 r/min (from memory).
+ * Electric Motor Load and Efficiency, open standard-efficiency motors of 1800 r/min (from memory, the last column less
+ * surely: so the widest bound is there).
  */
 // prettier-ignore
 const published: readonly (readonly [hp: number, full: number, q3: number, q2: number, q1: number])[] = [

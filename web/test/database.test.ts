@@ -1,20 +1,11 @@
 import { readdirSync, readFileSync } from 'node:fs';
-import { fileURLToPath } from 'node:url';
-import { choiceInWords, demoCombinations, keep, nameplate, readCase, solve, type CaseText } from '@pilgrim/core';
+import { choiceInWords, keep, readCase, solve, type CaseText } from '@pilgrim/core';
 import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { connect, migrate, type Sql } from '$lib/server/db/database';
+import { migrate, type Sql } from '$lib/server/db/database';
 import { loadDemo } from '$lib/server/seed/demo';
-import { cleanImage, type CleanImage } from '$lib/server/photographs/image';
-import {
-  dropPhotograph,
-  keepPhotograph,
-  photographContent,
-  photographsOf,
-  photographsPerPosition,
-} from '$lib/server/photographs/photographs';
-import type { PlantPage, PlantRow } from '$lib/plant/rows';
-import { plantHead, plantPage, plantQuery } from '$lib/server/positions/plantList';
+import { cleanImage } from '$lib/server/photographs/image';
+import { dropPhotograph, keepPhotograph } from '$lib/server/photographs/photographs';
 import { exportPosition, importPosition, positionFile } from '$lib/server/exchange/exchange';
 import {
   createPosition,
@@ -25,59 +16,18 @@ import {
   listPositions,
   makeLean,
   revisionsOf,
-  saveRevision,
   setDeleted,
 } from '$lib/server/positions/positions';
-import {
-  addToShelf,
-  changeOnShelf,
-  findPlant,
-  plantOfStudy,
-  sharedShelf,
-  shelfLimit,
-  shelfOf,
-  takeOffShelf,
-} from '$lib/server/shelf/shelf';
-import { combinationsOf, dropCombinations, putCombinations } from '$lib/server/shelf/combinations';
-import type { KeptShelf } from '$lib/server/solving/worker';
+import { shelfOf } from '$lib/server/shelf/shelf';
+import { example, folder, scratchDatabase, studiesIn } from './scratch';
 
-const folder = (path: string): string => fileURLToPath(new URL(`../../${path}`, import.meta.url));
-const url = process.env.DATABASE_URL;
-if (!url) throw new Error('DATABASE_URL is not set: run ./pilgrim test');
-const name = `test_${crypto.randomUUID().replaceAll('-', '')}`;
-let admin: Sql;
 let sql: Sql;
-
+let drop: () => Promise<void>;
 beforeAll(async () => {
-  admin = connect(url);
-  await admin.unsafe(`create database ${name}`);
-  sql = connect(url.replace(/\/[^/]*$/, `/${name}`));
-  await migrate(sql, folder('db/migrations'));
+  ({ sql, drop } = await scratchDatabase());
 });
-afterAll(async () => {
-  await sql.end();
-  await admin.unsafe(`drop database ${name}`);
-  await admin.end();
-});
-
-const example: CaseText = JSON.parse(readFileSync(folder('demo/example.case.json'), 'utf8'));
-
-async function newStudy(): Promise<{ position: string; study: string }> {
-  const position = await createPosition(sql, { tag: 'T-1', name: 'Test fan', area: 'Kilning', plant: 'Test plant' });
-  const row = await findPosition(sql, position);
-  if (!row) throw new Error('no position');
-  return { position, study: row.studyId };
-}
-
-async function save(study: string, parent: string | null, caseText: CaseText = example) {
-  return saveRevision(sql, study, parent, { caseText, author: 'tester', note: '' });
-}
-
-async function saved(study: string, parent: string | null, caseText?: CaseText): Promise<string> {
-  const answer = await save(study, parent, caseText);
-  if (!answer.ok) throw new Error('refused');
-  return answer.revision.id;
-}
+afterAll(() => drop());
+const { newStudy, save, saved } = studiesIn(() => sql);
 
 describe('migrations', () => {
   it('run again without doing anything, also from two servers at once', async () => {
@@ -215,101 +165,6 @@ describe('what many do at once, and what is asked of what was deleted', () => {
   });
 });
 
-describe('the plant list, a page at a time', () => {
-  const plant = `Plant ${crypto.randomUUID()}`;
-  const ask = (query: Readonly<Record<string, unknown>> = {}) => plantPage(sql, plantQuery.parse(query));
-  /** All pages one after the other. */
-  async function paged(query: Readonly<Record<string, unknown>>): Promise<PlantRow[]> {
-    const rows: PlantRow[] = [];
-    for (let after: string | null = ''; after !== null;) {
-      const page: PlantPage = await ask({ ...query, after });
-      rows.push(...page.rows);
-      after = page.next;
-    }
-    return rows;
-  }
-  const ids = (rows: readonly PlantRow[]) => rows.map((r) => r.id);
-  let solved = '';
-  let empty = '';
-  let stopped = '';
-
-  beforeAll(async () => {
-    for (const [i, tag] of ['Q-10', 'Q-9', 'Q-100', 'Q-9', 'q-1', 'Q-10b'].entries())
-      await createPosition(sql, { tag, name: `Pump 100% _${i}`, area: i % 2 ? 'Cellar' : 'Attic', plant });
-    const at = async (tag: string, caseText?: CaseText): Promise<string> => {
-      const id = await createPosition(sql, { tag, name: 'Solved', area: 'Attic', plant });
-      const row = await findPosition(sql, id);
-      if (caseText && row) await saved(row.studyId, null, caseText);
-      return id;
-    };
-    solved = await at('Q-50', example);
-    empty = await at('Q-51', { format: 'pilgrim.case/1', practice: 'iec' });
-    const plate = { remarks: 'explosion-proof' };
-    stopped = await at('Q-52', { format: 'pilgrim.case/1', practice: 'north-america', plate });
-  });
-
-  it.each(['area', 'tag', 'name', 'machine', 'choice', 'state', 'open', 'cost'])(
-    'by %s, either way and in pages of any size, has every position once and in one order',
-    async (by) => {
-      const there = (await listPositions(sql)).map((p) => p.id).toSorted();
-      for (const way of ['asc', 'desc']) {
-        const whole = ids((await ask({ by, way, limit: 500 })).rows);
-        expect(whole.toSorted()).toEqual(there);
-        for (const limit of [1, 7, whole.length]) expect(ids(await paged({ by, way, limit }))).toEqual(whole);
-        const other = ids((await ask({ by, way: way === 'asc' ? 'desc' : 'asc', limit: 500 })).rows);
-        expect(other.toReversed()).toEqual(whole);
-      }
-    },
-  );
-  it('sorts tags by their numbers, and says which stands twice', async () => {
-    const { rows, total } = await ask({ find: 'pump 100% _', by: 'tag' });
-    expect(rows.map((r) => r.tag)).toEqual(['q-1', 'Q-9', 'Q-9', 'Q-10', 'Q-10b', 'Q-100']);
-    expect(rows.map((r) => r.twice)).toEqual([false, true, true, false, false, false]);
-    expect(total).toBe(6);
-  });
-  it('finds what was typed as it stands, in tag, name, area, machine and choice', async () => {
-    const found = async (find: string) => ids((await ask({ find, limit: 500 })).rows);
-    expect(await found('PUMP 100% _3')).toHaveLength(1);
-    expect(await found('100%_')).toHaveLength(0);
-    expect(await found('cellar')).toHaveLength(3);
-    expect(await found('q-50')).toContain(solved);
-    expect(await found(example.load?.machine?.replaceAll('-', ' ') ?? '?')).toContain(solved);
-  });
-  it('tells of each what stands: solved or with cautions, stopped, or nothing chosen', async () => {
-    const row = async (find: string) => (await ask({ find })).rows[0];
-    const whole = (await listPositions(sql)).find((p) => p.id === solved);
-    const states = Object.values(whole?.stations ?? {}).map((s) => s.state);
-    expect(await row('Q-50')).toMatchObject({
-      id: solved,
-      state: states.includes('stop') ? 'stop' : states.includes('caution') ? 'caution' : 'enough',
-      choice: whole?.choice,
-      cost: (whole?.newEnergy ?? NaN) * (whole?.energyPrice ?? NaN),
-      worst: whole?.worst && { level: whole.worst.level, text: whole.worst.text },
-    });
-    expect(await row('Q-51')).toMatchObject({ id: empty, state: 'empty', choice: null, cost: null });
-    expect((await row('Q-51'))?.open).toContain('load');
-    expect(await row('Q-52')).toMatchObject({ id: stopped, state: 'stop', choice: null });
-    expect(await row('Q-100')).toMatchObject({ state: 'empty', open: null, worst: null });
-  });
-  it('shows those of one state, and those of given studies', async () => {
-    const shown = async (show: string) => ids((await ask({ show, find: 'q-5', limit: 500 })).rows);
-    expect(await shown('stop')).toEqual([stopped]);
-    expect(await shown('empty')).toEqual([empty]);
-    const of = await findPosition(sql, empty);
-    expect(ids((await ask({ show: 'draft', studies: `none,${of?.studyId ?? ''}` })).rows)).toEqual([empty]);
-    expect((await ask({ show: 'draft' })).rows).toEqual([]);
-  });
-  it.each(['x', 'W10', Buffer.from('["a","b","c"]').toString('base64url')])('%s is no place in it', async (after) => {
-    await expect(ask({ after })).rejects.toMatchObject({ problem: { status: 400 } });
-  });
-  it('what lies in the trash is in no page, but counted', async () => {
-    const { trashed } = await plantHead(sql);
-    await setDeleted(sql, solved, 1, true);
-    expect((await ask({ find: 'q-50' })).total).toBe(0);
-    expect((await plantHead(sql)).trashed).toBe(trashed + 1);
-  });
-});
-
 describe('a position', () => {
   it('goes into the trash and comes back from its file with its ids, the same', async () => {
     const { position, study } = await newStudy();
@@ -326,18 +181,14 @@ describe('a position', () => {
     const { position, study } = await newStudy();
     await saved(study, null);
     const file = await exportPosition(sql, position);
-    const other = `${name}_b`;
-    await admin.unsafe(`create database ${other}`);
-    const there = connect(url.replace(/\/[^/]*$/, `/${other}`));
+    const { sql: there, drop: dropThere } = await scratchDatabase();
     try {
-      await migrate(there, folder('db/migrations'));
       expect(await importPosition(there, positionFile.parse(JSON.parse(JSON.stringify(file))))).toMatchObject({
         ok: true,
       });
       expect(await exportPosition(there, position)).toEqual(file);
     } finally {
-      await there.end();
-      await admin.unsafe(`drop database ${other}`);
+      await dropThere();
     }
   });
   it('that is here already is not overwritten by a file, and a file that holds no case is refused', async () => {
@@ -550,11 +401,8 @@ describe('a position', () => {
 
 describe('the demo plant', () => {
   it('loads into an empty database once, in different states and both practices', async () => {
-    const other = `${name}_demo`;
-    await admin.unsafe(`create database ${other}`);
-    const there = connect(url.replace(/\/[^/]*$/, `/${other}`));
+    const { sql: there, drop: dropThere } = await scratchDatabase();
     try {
-      await migrate(there, folder('db/migrations'));
       await loadDemo(there, folder('demo'));
       await loadDemo(there, folder('demo'));
       const rows = await listPositions(there);
@@ -573,163 +421,7 @@ describe('the demo plant', () => {
         where p.tag = 'UT-510'`;
       expect(cooling?.name).toContain('Compressor, spare');
     } finally {
-      await there.end();
-      await admin.unsafe(`drop database ${other}`);
+      await dropThere();
     }
-  });
-});
-
-describe('photographs', () => {
-  const image = (fill: number): CleanImage => ({
-    type: 'image/jpeg',
-    width: 9,
-    height: 6,
-    content: Buffer.alloc(40, fill),
-  });
-  it('are kept with their position, listed without content, read back byte by byte, and removed', async () => {
-    const { position } = await newStudy();
-    const kept = await keepPhotograph(sql, position, 'plate.jpg', image(7));
-    expect(await photographsOf(sql, position)).toMatchObject([
-      { id: kept?.id, name: 'plate.jpg', width: 9, height: 6 },
-    ]);
-    expect((await photographContent(sql, kept?.id ?? ''))?.content.equals(Buffer.alloc(40, 7))).toBe(true);
-    expect(await dropPhotograph(sql, kept?.id ?? '')).toBe(true);
-    expect(await photographsOf(sql, position)).toEqual([]);
-  });
-  it('no more than a dozen a position, also when many come at once', async () => {
-    const { position } = await newStudy();
-    const made = await Promise.all(
-      Array.from({ length: 15 }, (_, i) => keepPhotograph(sql, position, `${i}.jpg`, image(i))),
-    );
-    expect(made.filter((p) => p !== undefined)).toHaveLength(photographsPerPosition);
-  });
-  it('go out with the position as one file and come back with it', async () => {
-    const { position, study } = await newStudy();
-    await saved(study, null);
-    const bytes = readFileSync(folder('docs/screenshots/plate.png'));
-    const clean = cleanImage(bytes);
-    if (!clean) throw new Error('no picture');
-    await keepPhotograph(sql, position, 'plate.png', clean);
-    const file = positionFile.parse(JSON.parse(JSON.stringify(await exportPosition(sql, position))));
-    expect(file.photographs).toHaveLength(1);
-    const [kept] = await photographsOf(sql, position);
-    await dropPhotograph(sql, kept?.id ?? '');
-    const row = await findPosition(sql, position);
-    await setDeleted(sql, position, row?.version ?? 0, true);
-    expect(await importPosition(sql, file)).toMatchObject({ ok: true });
-    expect(await photographsOf(sql, position)).toMatchObject([{ id: kept?.id, name: 'plate.png' }]);
-    expect((await photographContent(sql, kept?.id ?? ''))?.content.equals(clean.content)).toBe(true);
-  });
-  it('a file with something else in a picture’s place is refused whole', async () => {
-    const { position, study } = await newStudy();
-    await saved(study, null);
-    const file = positionFile.parse(JSON.parse(JSON.stringify(await exportPosition(sql, position))));
-    const row = await findPosition(sql, position);
-    await setDeleted(sql, position, row?.version ?? 0, true);
-    const spoilt = {
-      ...file,
-      photographs: [{ id: crypto.randomUUID(), name: 'x.jpg', createdAt: new Date().toISOString(), data: 'aGVsbG8=' }],
-    };
-    expect(await importPosition(sql, spoilt)).toMatchObject({ ok: false, message: expect.stringContaining('x.jpg') });
-    expect((await findPosition(sql, position))?.deleted).toBe(true);
-  });
-});
-
-describe('own shelf', () => {
-  const spare = (name: string) => ({
-    name,
-    plate: {
-      power: '30 hp',
-      voltage: '230/460 V',
-      current: '71/35.5 A',
-      speed: '1770 rpm',
-      frequency: '60 Hz',
-      enclosure: 'TEFC',
-      serviceFactor: 1.15,
-      insulation: 'F' as const,
-    },
-    quantity: 1,
-    place: 'Store 2',
-    days: null,
-    keptFor: '',
-    price: null,
-  });
-  const plantOf = async (study: string) => {
-    const plant = await plantOfStudy(sql, study);
-    if (!plant) throw new Error('no plant');
-    return plant;
-  };
-
-  it('takes a list whole or not at all', async () => {
-    const plant = await plantOf((await newStudy()).study);
-    const before = await shelfOf(sql, plant.id);
-    await expect(addToShelf(sql, plant.id, [spare('good'), spare('x'.repeat(300))])).rejects.toThrow();
-    expect(await shelfOf(sql, plant.id)).toEqual(before);
-    expect((await findPlant(sql, plant.id))?.shelfVersion).toBe(plant.shelfVersion);
-  });
-  it('refuses to grow beyond its limit, and says so', async () => {
-    const plant = await plantOf((await newStudy()).study);
-    const many = Array.from({ length: shelfLimit + 1 }, (_, i) => spare(`many ${i}`));
-    await expect(addToShelf(sql, plant.id, many)).rejects.toMatchObject({
-      problem: { status: 409, detail: expect.stringContaining('Nothing was taken') },
-    });
-    expect((await shelfOf(sql, plant.id)).filter((e) => e.name.startsWith('many'))).toEqual([]);
-  });
-  it('is judged with every revision of its plant, as it is at that time', async () => {
-    const { study } = await newStudy();
-    const plant = await plantOf(study);
-    const [id] = await addToShelf(sql, plant.id, [spare('Spare for the test fan')]);
-    const place = { ...example.place, cable: { length: '5 m' } };
-    const shelfCase: CaseText = {
-      ...example,
-      place,
-      rules: { ranking: 'shelf' },
-      history: undefined,
-      plate: undefined,
-    };
-    const first = await save(study, null, shelfCase);
-    if (!first.ok) throw new Error('not saved');
-    expect(first.revision.result.choice?.motor).toMatchObject({ id, stock: { place: 'Store 2' } });
-    const now = async (): Promise<number> => (await plantOf(study)).shelfVersion;
-    expect(await changeOnShelf(sql, id ?? '', (await now()) - 1, { quantity: 0 })).toBe('outdated');
-    expect(await changeOnShelf(sql, id ?? '', await now(), { quantity: 0 })).toBe('done');
-    // A spare of another position, and a quote: what is left out of a change stays.
-    const change = { quantity: 0, keptFor: 'ST-1', days: 12 };
-    expect(await changeOnShelf(sql, id ?? '', await now(), change)).toBe('done');
-    expect(await changeOnShelf(sql, id ?? '', await now(), { place: 'quoted' })).toBe('done');
-    // As the solving threads read it, which keep a shelf as long as its version stands.
-    const motors = async (own: readonly string[] = []) => {
-      const { json } = await sharedShelf(sql, await plantOf(study));
-      const shelf: KeptShelf = JSON.parse(Buffer.from(json).toString('utf8'));
-      return nameplate.spareOf(nameplate.shelfMotors(shelf.motors, 'north-america').motors, own);
-    };
-    const there = async (own: readonly string[]) => (await motors(own)).find((m) => m.id === id)?.stock;
-    expect(await there([])).toMatchObject({ ...change, place: 'quoted' });
-    expect(await there(['st-1', 'Pump'])).toMatchObject({ keptFor: '' });
-    expect(await changeOnShelf(sql, id ?? '', await now(), { days: null, keptFor: '' })).toBe('done');
-    expect(await there([])).toMatchObject({ days: null, keptFor: '' });
-    const second = await save(study, first.revision.id, shelfCase);
-    if (!second.ok) throw new Error('not saved');
-    expect(second.revision.result.choice?.motor.id).not.toBe(id);
-    expect(await takeOffShelf(sql, id ?? '', await now())).toBe('done');
-    expect(await takeOffShelf(sql, id ?? '', await now())).toBe('missing');
-    expect((await motors()).map((m) => m.id)).not.toContain(id);
-  });
-  it('own tables of combinations stand under their files’ names until they are taken away', async () => {
-    const { study } = await newStudy();
-    const plant = await plantOf(study);
-    const [first] = demoCombinations();
-    if (!first) throw new Error('no demonstration table');
-    const { table: _, ...row } = first;
-    await putCombinations(sql, plant.id, 'builder.csv', [row, row]);
-    await putCombinations(sql, plant.id, 'builder.csv', [{ ...row, price: 7 }]);
-    const { json } = await sharedShelf(sql, await plantOf(study));
-    const { combinations }: KeptShelf = JSON.parse(Buffer.from(json).toString('utf8'));
-    expect(combinations).toEqual([{ ...row, table: 'builder.csv', price: 7 }]);
-    const { shelfVersion } = await plantOf(study);
-    expect(await dropCombinations(sql, plant.id, shelfVersion - 1)).toBe('outdated');
-    expect(await dropCombinations(sql, plant.id, shelfVersion)).toBe('done');
-    expect(await combinationsOf(sql, plant.id)).toEqual([]);
-    expect((await plantOf(study)).shelfVersion).toBeGreaterThan(plant.shelfVersion);
   });
 });

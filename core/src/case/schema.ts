@@ -426,8 +426,10 @@ const drive = z.strictObject({
   losses: losses.partial().optional(),
   /** Lowers the flux at part load for the least loss. */
   energySaving: flag().optional(),
-  /** What it takes while the motor rests. */
-  standby: quantity('power').optional(),
+  /** What it takes while the motor rests: watts (common practice, 10 to 200), so a bare number is not meant. */
+  standby: quantity('power')
+    .refine(({ value }) => value < 1000, { error: 'a drive at rest takes watts: write them so, such as "20 W"' })
+    .optional(),
   duty: oneOf(driveDuties).optional(),
   rectifier: oneOf(rectifiers).optional(),
   /** At the input or in the DC link, as an equivalent share at the input; 0 is none. */

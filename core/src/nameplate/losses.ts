@@ -27,5 +27,7 @@ export function constantLossSaid(of: EfficienciesSaid): ConstantLossSaid | undef
   return { share, field, load, efficiency };
 }
 
-/** Whether a cage motor's losses can be shared so: common practice, a third to a half is usual. */
-export const isUsualConstantLoss = (share: number): boolean => share >= 0.1 && share <= 0.8;
+/** Shares that a cage motor's losses may have: common practice, a third to a half is usual. */
+export const usualConstantLosses = { least: 0.1, most: 0.8 } as const;
+export const isUsualConstantLoss = (share: number): boolean =>
+  share >= usualConstantLosses.least && share <= usualConstantLosses.most;

@@ -6,7 +6,7 @@ import { writeQuantity } from '../quantity';
 import { benchFor, fittedCircuit } from '../runs';
 import type { Runner } from '../stations';
 
-/** Share of rating up to which anybody would run a delta motor in star: a third to two fifths (common practice). */
+/** Share of rating up to which star is looked at; it saves up to a third or two fifths (common practice). */
 export const starUpTo = 0.5;
 
 /** Share of rating below which losses are counted as at it. */
@@ -24,7 +24,7 @@ export interface InStar extends Pick<CostOption, 'outcome' | 'text'> {
 /**
  * The motor that is there with its links put to star: a third of its torque, less iron loss, more copper loss. Losses,
  * current and breakdown by its circuit, its start simulated. Undefined where it cannot be so connected, has a drive
- * or two speeds, or carries too much for anybody to think of it.
+ * or two speeds, or carries more than `starUpTo`.
  */
 export function inStar(needs: Needs, there: Motor, before: Runner): InStar | undefined {
   const line = needs.supply.voltage;

@@ -1,7 +1,7 @@
 import { commonPractice, remembered } from '../../contract';
 import { horsepower, permittedRise, permittedRiseSource } from '../../practice';
 import { bearingBore } from '../bearing';
-import { constantLossSaid, isUsualConstantLoss } from '../losses';
+import { constantLossSaid, isUsualConstantLoss, usualConstantLosses } from '../losses';
 import { polesOf } from '../readings';
 import { efficiencyBand, percent, rating, usualBand, type Check } from './check';
 
@@ -53,8 +53,8 @@ export const efficiencyValue: Check = (r, practice) => {
       fields: [said.field, 'efficiency'],
       text:
         `${percent(said.efficiency, 1)} at ${said.load === 0.5 ? 'half' : 'three quarters'} load beside ` +
-        `${percent(eta, 1)} at full would make ${percent(said.share)} of its losses the same at every load: a tenth ` +
-        `to four fifths is usual. The usual share is taken.`,
+        `${percent(eta, 1)} at full would make ${percent(said.share)} of its losses the same at every load: ` +
+        `${percent(usualConstantLosses.least)} to ${percent(usualConstantLosses.most)} is usual. The usual share is taken.`,
       source: commonPractice('Part-load efficiency of cage motors'),
     };
   if (part?.[1] !== undefined)
