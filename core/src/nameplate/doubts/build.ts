@@ -54,7 +54,8 @@ export const efficiencyValue: Check = (r, practice) => {
       text:
         `${percent(said.efficiency, 1)} at ${said.load === 0.5 ? 'half' : 'three quarters'} load beside ` +
         `${percent(eta, 1)} at full would make ${percent(said.share)} of its losses the same at every load: ` +
-        `${percent(usualConstantLosses.least)} to ${percent(usualConstantLosses.most)} is usual. The usual share is taken.`,
+        `${percent(usualConstantLosses.least)} to ${percent(usualConstantLosses.most)} is usual. ` +
+        `The usual share is taken.`,
       source: commonPractice('Part-load efficiency of cage motors'),
     };
   if (part?.[1] !== undefined)
