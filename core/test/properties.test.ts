@@ -69,6 +69,10 @@ describe('quantity text', () => {
       }),
     );
   });
+  it.each([[[[1], [2]]], [[[1, 1], [2]]], [[[7], [8]]]])('groups that look like a fraction too: %j', (groups) => {
+    const read = readGroups('voltage', writeGroups(groups, 'V'));
+    expect(read.ok && read.value.groups).toEqual(groups);
+  });
   it.each([
     ['3/4 hp', 0.75],
     ['1 1/2 hp', 1.5],

@@ -57,7 +57,9 @@ function isFraction(numbers: string): boolean {
   return /^(\d*[ -]?[½¼¾⅓⅔⅛⅜⅝⅞]|(\d+[ -])?(1\/[234568]|2\/3|3\/[48]|5\/8|7\/8))$/.test(numbers.trim());
 }
 
-/** Writes groups in the base unit, so that reading them back gives the same numbers. */
+/** Writes groups in the base unit, so that reading them back gives the same numbers: "1 / 2", for "1/2" is a half. */
 export function writeGroups(groups: readonly (readonly number[])[], unit: string): string {
-  return `${groups.map((g) => g.join('-')).join('/')} ${unit}`;
+  const parts = groups.map((g) => g.join('-'));
+  const close = parts.join('/');
+  return `${isFraction(close) ? parts.join(' / ') : close} ${unit}`;
 }
