@@ -88,7 +88,7 @@ describe('the buying specification', () => {
       method: 'drive',
       motor: { catalogue: 'na-tefc-25hp-4p' },
     });
-    expect(long['With it']).toContain('dV/dt filter');
+    expect(long['With it']).toContain('a sine filter');
   });
 });
 

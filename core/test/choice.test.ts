@@ -217,7 +217,16 @@ describe('screening', () => {
         speed: { need: 'variable', min: 0.2, max: 1.1 },
         peak: 2,
       }),
-      { ...fan({}), load: { ...fan({}).load, startsPerHour: 4 } },
+      { ...fan({ place: { cable: { length: '20 m' } } }), load: { ...fan({}).load, startsPerHour: 4 } },
+      {
+        ...fan({}),
+        plate: {
+          speed: '1755/870 rpm',
+          designLetter: 'D',
+          remarks: 'brake, encoder, IC416, PTC, heater, geared motor, hollow shaft, marine, railway',
+        },
+        load: { ...fan({}).load, machine: 'deep-well-pump' },
+      },
       {
         ...fan({}),
         plate: { frame: '256TZ' },

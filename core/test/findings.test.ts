@@ -137,7 +137,7 @@ const rows: readonly Row[] = [
   ['place.drive-outdoor', 'caution', ['place.driveLocation'],
     place({ driveLocation: 'outdoor' }), place({ driveLocation: 'indoor-clean' })],
   ['place.hot', 'caution', ['place.ambient'], place({ ambient: '40.1 degC' }), place({ ambient: '40 degC' })],
-  ['place.hot', 'caution', ['place.driveAmbient'], place({ driveAmbient: '50.1 degC' }), place({ driveAmbient: '50 degC' })],
+  ['place.beyond', 'caution', ['place.driveAmbient'], place({ driveAmbient: '50.1 degC' }), place({ driveAmbient: '50 degC' })],
   // Speed
   ['speed.range', 'caution', ['speed.min', 'speed.max'], driven({ min: 1, max: 0.9 }), driven({ min: 0.9, max: 0.9 })],
   ['speed.no-hours', 'caution', ['speed.profile[0].hours', 'speed.profile[1].hours'],

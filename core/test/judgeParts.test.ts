@@ -119,7 +119,8 @@ describe('what the old motor’s failure taught', () => {
     expect(lesson('history-shaft-current').outcome).toBe('pass');
     expect(lesson('history-pulses').outcome).toBe('pass');
     expect(lesson('history-pulses', { method: 'drive', is: { inverterDuty: true } }).outcome).toBe('pass');
-    expect(lesson('history-pulses', { method: 'drive', is: { inverterDuty: false } }).outcome).toBe('caution');
+    // A filter stands between whatever the cable: the winding's own verdict buys it.
+    expect(lesson('history-pulses', { method: 'drive', is: { inverterDuty: false } }).text).toContain('a filter');
     expect(lesson('history-bearing').text).toContain('roller bearing');
   });
 });
@@ -212,7 +213,7 @@ it('at 550 V and above no cable is short enough for a winding not made for it; b
       'winding',
     );
   expect(of(549, '10 m')).toMatchObject({ outcome: 'pass', remedy: null });
-  expect(of(549, '40 m')).toMatchObject({ outcome: 'pass', remedy: { kind: 'filter' } });
+  expect(of(549, '40 m')).toMatchObject({ outcome: 'pass', remedy: { kind: expect.stringMatching(/filter$/) } });
   expect(of(550, '10 m')).toMatchObject({
     outcome: 'pass',
     remedy: { kind: 'sine-filter', text: 'a sine filter at the drive' },

@@ -70,19 +70,34 @@ describe('a plate for several voltages', () => {
 describe('a plate stamped the other way', () => {
   const noted = (practice: CaseText['practice'], over: Partial<CaseText>): Result['findings'][number] | undefined =>
     solved({ format: 'pilgrim.case/1', practice, ...over }).findings.find((f) => f.id === 'plate.tradition');
-  it('is told where nothing says where the machine stands, with the practice to take', () => {
+  it('is a caution whatever else is typed, with practice, voltage and frequency to take', () => {
     const by = noted('iec', { plate: us });
-    expect(by?.text).toBe('The plate is stamped the North American way; the case works by IEC practice.');
-    expect(by?.suggestions).toEqual([
-      { field: 'practice', value: 'north-america', why: 'work by North American practice' },
-    ]);
-    expect(noted('north-america', { plate: eu })?.suggestions[0]?.value).toBe('iec');
+    expect(by).toMatchObject({ level: 'caution' });
+    expect(by?.text).toContain('stamped the North American way');
+    expect(by?.suggestions.map((s) => s.field)).toEqual(['practice', 'supply.voltage', 'supply.frequency']);
+    expect(noted('north-america', { plate: { ...eu, frame: '160L' } })?.suggestions[0]?.value).toBe('iec');
+    for (const over of [{ supply: { voltage: '400 V' } }, { load: { machine: 'mixer' } }] as const) {
+      const r = solved({ format: 'pilgrim.case/1', practice: 'iec', plate: us, ...over });
+      expect(r.findings.find((f) => f.id === 'plate.tradition')?.level).toBe('caution');
+      if (r.choice) expect(r.choice.outcome).not.toBe('pass');
+    }
   });
-  it('is nothing to tell where it is the case’s own, where the site is known, or where nothing shows it', () => {
+  it('is a note once somebody says that the machine was imported', () => {
+    const r = solved({
+      format: 'pilgrim.case/1',
+      practice: 'iec',
+      plate: us,
+      accepted: [{ finding: 'plate.tradition', reason: 'imported with its machine, fed by a 60 Hz set' }],
+    });
+    expect(r.findings.find((f) => f.id === 'plate.tradition')).toMatchObject({ level: 'note' });
+  });
+  it('is nothing to tell where it is the case’s own, or where nothing shows it', () => {
     expect(noted('north-america', { plate: us })).toBeUndefined();
-    expect(noted('iec', { plate: us, supply: { voltage: '400 V' } })).toBeUndefined();
-    expect(noted('iec', { plate: us, load: { machine: 'mixer' } })).toBeUndefined();
     expect(noted('iec', { plate: { voltage: '460 V', speed: '1770 rpm' } })).toBeUndefined();
+    // Horsepower alone is none: it stands on frames in millimetres.
+    expect(noted('iec', { plate: { power: '20 hp', frame: '160L', frequency: '50 Hz' } })).toBeUndefined();
+    expect(noted('iec', { plate: { power: '20 hp', frequency: '50 Hz' } })).toBeUndefined();
+    expect(noted('iec', { plate: { power: '20 hp', frequency: '60 Hz' } })).toBeDefined();
   });
   it('shows in a pasted text: by its frame, else by the unit of its power', () => {
     const made = (text: string) => nameplate.readPlateText(text).made;

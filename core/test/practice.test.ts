@@ -313,12 +313,13 @@ describe('what the result carries beside the figures', () => {
     for (const words of ['fixed speed', 'at least what stood there', '4000 h', '0.15 per kWh'])
       expect(said).toContain(words);
   });
-  it('a station’s state is its worst finding, and empty where its key figure is missing', () => {
+  it('a station’s state is its worst finding, empty where its key figure is missing; a stop closes what rests on it', () => {
     const empty = solved({ format: 'pilgrim.case/1', practice: 'iec' });
     expect(new Set(Object.values(empty.stations).map((s) => s.state))).toEqual(new Set(['empty']));
     const stopped = solved({ ...conveyor, place: { ...conveyor.place, hazardous: true } });
     expect(stopped.stations.place.state).toBe('stop');
-    expect(stopped.stations.choice.state).toBe('empty');
+    expect(stopped.stations.choice).toMatchObject({ state: 'stop', because: ['place.hazardous'] });
+    expect(stopped.stations.sheet).toMatchObject({ state: 'stop', key: 'stopped' });
     expect(solved({ ...conveyor, place: { ...conveyor.place, ambient: '45 degC' } }).stations.place.state).toBe(
       'caution',
     );

@@ -28,13 +28,14 @@ const fan = {
     demand: { kind: 'power', power: '30 hp', speed: '1760 rpm' },
     inertia: '3 kg.m2',
   },
+  guard: { cable: { ambient: '30 degC' } },
   place: { ...conveyor.place, cable: { length: '80 m' } },
 } as const satisfies CaseText;
 
 describe('a start prepared from what the case needs', () => {
   it('has the inertia, cable, heat and current that the station narrates', () => {
     const { needs, motor, result } = asked(fan);
-    const bench = runs.benchFor(needs, motor);
+    const bench = runs.benchFor(needs, motor, 'direct');
     if (!bench) expect.fail('no bench');
     expect(bench.inertia).toBeCloseTo(3 + motor.inertia, 10);
     expect(bench.inertia).toBe(figure(result, 'start.inertia'));

@@ -52,7 +52,7 @@ describe('what a row of the comparison says is what its run shows', () => {
   });
   it('a direct start of growing inertia: passes, is told hot from 70 %, fails from 100 % heat', () => {
     const seen = [1, 4, 8, 12, 16, 20, 26, 32, 40, 60].map((kgm2) => {
-      const x = row(solved(fan({}, { inertia: `${kgm2} kg.m2` })), 'direct');
+      const x = row(solved(fan({ start: { stallTime: '12 s' } }, { inertia: `${kgm2} kg.m2` })), 'direct');
       return [x.run?.thermalUse ?? 9, x.outcome] as const;
     });
     for (const [i, [use]] of seen.entries()) expect(use).toBeGreaterThan(seen[i - 1]?.[0] ?? 0);

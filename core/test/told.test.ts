@@ -150,7 +150,10 @@ describe('height says more the higher it is', () => {
     expect(said('2000 m')).toMatch(/thin air cools less\.$/);
     expect(said('2001 m')).toMatch(/Above 2000 m ask/);
     expect(said('4000 m')).toMatch(/Above 2000 m ask/);
-    expect(said('4001 m')).toMatch(/Above 4000 m the sums here no longer hold/);
+    const beyond = (altitude: string) =>
+      solved({ ...base, place: { ...calm, altitude } }).findings.find((f) => f.id === 'place.beyond')?.text;
+    expect(beyond('4001 m')).toMatch(/Above 4000 m the sums here no longer hold/);
+    expect(beyond('4000 m')).toBeUndefined();
   });
 });
 

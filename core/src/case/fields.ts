@@ -45,6 +45,28 @@ export const generatorRating = () =>
       return z.NEVER;
     });
 
+const wantedLevel = 'write a fault level, such as "250 MVA", "10 kA at 20 kV"';
+
+/** Fault level of the network at a bank's high side: apparent power, or a current at its voltage. VA out. */
+export const upstreamLevel = () =>
+  z
+    .string({ error: () => wantedLevel })
+    .max(80, { error: 'is too long for a fault level' })
+    .describe('Fault level at the high side, e.g. 250 MVA, 10 kA at 20 kV')
+    .transform((text, ctx): Quantity<'apparentPower'> => {
+      const whole = readQuantity('apparentPower', text);
+      const [, amperes = '', volts = ''] = /^(.+?)\s*(?:at|@|,)\s*(.+)$/i.exec(text.trim()) ?? [];
+      const [I, U] = [readQuantity('current', amperes), readQuantity('voltage', volts)];
+      const value = whole.ok
+        ? whole.value.value
+        : I.ok && U.ok
+          ? Math.sqrt(3) * I.value.value * U.value.value
+          : undefined;
+      if (value !== undefined && value > 0) return { text, value: q(value, 'VA') };
+      ctx.addIssue({ code: 'custom', message: wantedLevel });
+      return z.NEVER;
+    });
+
 const wantedSize = 'write a conductor size, such as "8 AWG", "350 kcmil", "16 mm2"';
 
 /** The size of a conductor: text in, text and area in mm² out. */

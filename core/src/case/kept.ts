@@ -10,8 +10,16 @@ import {
   type Frozen,
   type StationName,
 } from '../contract';
-import { readResult } from './migrate';
-import { choiceSchema, stationSchema, subjectSchema, verdictSchema, type Result, type Verdict } from './result';
+import { isRecord, readResult, reasoned } from './migrate';
+import {
+  choiceSchema,
+  openSchema,
+  stationSchema,
+  subjectSchema,
+  verdictSchema,
+  type Result,
+  type Verdict,
+} from './result';
 
 /**
  * A figure without its formula and the origins of its inputs, and of what was assumed only what was assumed for it
@@ -49,6 +57,7 @@ export const keptSchema = z.strictObject({
   /** Of the first choice. */
   verdicts: z.array(keptVerdict),
   stations: z.record(z.enum(stations), stationSchema),
+  open: z.array(openSchema),
 });
 type KeptFigure = Frozen<Omit<z.output<typeof keptFigure>, 'unit'>> & Partial<Pick<Figure, 'unit'>>;
 export type Kept = Frozen<Omit<z.output<typeof keptSchema>, 'figures'>> & {
@@ -105,7 +114,7 @@ export function keep(result: Result): Kept {
     source: places.get(keyOf(f.source)) ?? 0,
     ...(own(f).length > 0 ? { assumed: own(f) } : {}),
   });
-  const { core, name, practice, findings, stations: told, choice: chosen } = result;
+  const { core, name, practice, findings, stations: told, choice: chosen, open } = result;
   const first = result.candidates.find((c) => c.motor.id === chosen?.motor.id && c.method === chosen.method);
   return {
     format: 'pilgrim.kept/1',
@@ -118,6 +127,7 @@ export function keep(result: Result): Kept {
       subject: result.subject,
       verdicts: (first?.verdicts ?? []).map(leanVerdict),
       stations: told,
+      open,
     },
   };
 }
@@ -136,7 +146,9 @@ const leanSource = ({ fromMemory, ...source }: Figure['source']): z.output<typeo
 
 /** Reads what a revision keeps, or a whole result of this or an earlier core; undefined where it is neither. */
 export function readKept(value: unknown): Kept | undefined {
-  if (isKept(value)) return value;
+  const filled =
+    isRecord(value) && value.format === 'pilgrim.kept/1' ? { open: [], ...value, ...reasoned(value) } : value;
+  if (isKept(filled)) return filled;
   const whole = readResult(value);
   return whole && keep(whole);
 }

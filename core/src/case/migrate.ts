@@ -12,9 +12,16 @@ export function readResult(value: unknown): Result | undefined {
 
 type Plain = Readonly<Record<string, unknown>>;
 
-const isRecord = (value: unknown): value is Plain =>
+export const isRecord = (value: unknown): value is Plain =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 const listOf = (value: unknown): readonly Plain[] => (Array.isArray(value) ? value.filter(isRecord) : []);
+
+/** Before a station's state said why. */
+export const reasoned = ({ stations }: Plain): Plain =>
+  isRecord(stations) ? { stations: mapped(stations, (s) => ({ because: [], ...s })) } : {};
+
+const mapped = (of: Plain, to: (value: Plain) => Plain): Plain =>
+  Object.fromEntries(Object.entries(of).map(([key, value]) => [key, isRecord(value) ? to(value) : value]));
 
 /** Before quotes had days and spares a position. */
 const stockOf = (stock: unknown): Plain => (isRecord(stock) ? { stock: { days: null, keptFor: '', ...stock } } : {});
@@ -47,11 +54,13 @@ function fill(result: Plain): Plain {
     replacement: null,
     start: null,
     guard: null,
+    open: [],
     ...result,
     findings: listOf(result.findings).map((f) => ({ doubt: false, suggestions: [], accepted: null, ...f })),
     candidates: listOf(result.candidates).map((c) => verdicts({ change: null, ...c })),
     methods: listOf(result.methods).map(verdicts),
     choice: isRecord(result.choice) ? verdicts(result.choice) : result.choice,
+    ...reasoned(result),
     curves: isRecord(result.curves) ? { start: null, guard: null, ...result.curves } : result.curves,
   };
 }

@@ -1,8 +1,9 @@
+import type { askedOf } from '../contract/words';
 import type { Result } from './result';
 
 /** Who can answer: whoever sells or makes the motor, who supplies the power, or who stands at the machine. */
-export const asked = ['maker', 'power', 'site'] as const;
-export type Asked = (typeof asked)[number];
+export { askedOf as asked } from '../contract/words';
+export type Asked = (typeof askedOf)[number];
 export const askedNames: Readonly<Record<Asked, string>> = {
   maker: 'To the maker or the repair shop',
   power: 'To the supplier of power',

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import {
+  askedOf,
   factSchema,
   figureSchema,
   findingSchema,
@@ -144,14 +145,29 @@ export const subjectSchema = z.strictObject({
   method: method.nullable(),
 });
 
-/** What the way shows of a station: its state, its one key figure in words, and the fields it still wants. */
+export const stationStates = ['empty', 'waits', 'stop', 'caution', 'condition', 'enough'] as const;
+
+/**
+ * What the way shows of a station: its state with the finding ids and fields that keep it from `enough`, its one key
+ * figure in words, and the fields it still wants.
+ */
 export const stationSchema = z.strictObject({
-  state: z.enum(['empty', 'enough', 'caution', 'stop']),
+  state: z.enum(stationStates),
   key: z.string(),
   wanted: z.array(z.string()),
+  because: z.array(z.string()),
 });
 export type StationSummary = Frozen<z.output<typeof stationSchema>>;
 export type StationState = StationSummary['state'];
+
+/** What is unsaid and would decide; `limit`: up to or from which the answer holds; `who` can say it. */
+export const openSchema = z.strictObject({
+  field: z.string(),
+  text: z.string(),
+  limit: z.string().optional(),
+  who: z.enum(askedOf),
+});
+export type OpenEntry = Frozen<z.output<typeof openSchema>>;
 
 const ruleUsed = z.strictObject({
   id: z.string(),
@@ -606,6 +622,8 @@ export const resultSchema = z.strictObject({
   choice: choiceSchema.nullable(),
   subject: subjectSchema.nullable(),
   stations: z.record(z.enum(stations), stationSchema),
+  /** Most important first. */
+  open: z.array(openSchema),
   rules: z.array(ruleUsed),
   curves,
   start: startView.nullable(),

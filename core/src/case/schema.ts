@@ -22,7 +22,9 @@ import {
   methods,
   mountings,
   plateConditions,
+  brakePlaces,
   errands,
+  rotations,
   practiceIds,
   shapes,
   trainKinds,
@@ -43,7 +45,7 @@ import {
 } from '../contract';
 import { houseRules, ruleIds, type HouseRule, type RuleId, type RuleValue } from '../practice';
 import { money, speed } from './energy';
-import { conductorSize, flag, groups, number, oneOf, quantity, text, generatorRating } from './fields';
+import { conductorSize, flag, groups, number, oneOf, quantity, text, generatorRating, upstreamLevel } from './fields';
 
 const efficiency = () => number({ above: 0, below: 1 }, 0.936);
 const ratio = (example = 1) => number({ min: 0, max: 100 }, example);
@@ -289,6 +291,9 @@ const load = z.strictObject({
     })
     .optional(),
   inertia: quantity('inertia', 'zero').optional(),
+  /** Seen from the drive end. */
+  rotation: oneOf(rotations).optional(),
+  brake: oneOf(brakePlaces).optional(),
   /** Torque during the run-up ÷ torque of the shape, where the machine starts unloaded. */
   startRatio: number({ above: 0, max: 1 }, 0.4).optional(),
   startsPerHour: number({ min: 0, max: 3600 }, 2).optional(),
@@ -635,6 +640,8 @@ export const caseSchema = z.strictObject(
         phases: z.int({ error: 'must be 1 or 3' }).min(1).max(3).optional(),
         unbalance: number({ min: 0, max: 0.05 }, 0.01).optional(),
         source: source.optional(),
+        /** Fault level of the network at the bank's high side. */
+        upstream: upstreamLevel().optional(),
         /** The supplier's limit of starting current in the line. */
         startLimit: quantity('current').optional(),
         earthing: oneOf(earthings).optional(),
@@ -661,6 +668,8 @@ export const caseSchema = z.strictObject(
         mounting: oneOf(mountings).optional(),
         noiseLimit: quantity('sound').optional(),
         hazardous: flag().optional(),
+        /** Name or role of who said that it is none. */
+        hazardousBy: text(80).optional(),
         driveLocation: oneOf(driveLocations).optional(),
         driveHousing: oneOf(driveHousings).optional(),
         cable: z.strictObject({ length: quantity('length', 'zero').optional() }).optional(),

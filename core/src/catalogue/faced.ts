@@ -29,3 +29,12 @@ export function withParts(motor: Motor, letters: readonly string[]): Motor | und
   }
   return found;
 }
+
+/** Largest rating commonly made on frame 56, W (common practice: to 2 hp). */
+const largest56 = 2 * 745.7;
+
+/** A small motor on frame 56 with these faces instead of its T frame; undefined where it is not made so. */
+export function inFrame56(motor: Motor, letters: readonly string[]): Motor | undefined {
+  if (motor.power > largest56 * 1.01 || motor.frame === null) return undefined;
+  return withParts({ ...motor, id: `${motor.id}+56`, frame: '56', name: `${motor.name}, frame 56` }, letters);
+}

@@ -60,6 +60,8 @@ export interface Motor {
   /** Whether nobody said how it is enclosed: the class is a guess. */
   readonly enclosureUnsaid?: boolean;
   readonly cooling: Cooling;
+  /** Made for a drive by its words, but without a ratio: how slowly it may run nobody stamped. */
+  readonly turndownUnsaid?: boolean;
   readonly construction: Construction;
   readonly serviceFactor: number;
   readonly designLetter: string;

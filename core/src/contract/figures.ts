@@ -259,6 +259,7 @@ const drive = {
   'drive.maxSpeed': ['rpm', 'Max speed'],
   'drive.cableLimit': ['m', 'Cable without a filter'],
   'drive.peakVoltage': ['V', 'Pulse at the motor'],
+  'drive.peakJudged': ['V', 'Crest by which the winding is judged'],
   'drive.peakPermitted': ['V', 'Pulse its winding bears'],
   'drive.criticalLength': ['m', 'Cable that doubles in full'],
   'drive.slowestEdge': ['s', 'Rise time that would do'],

@@ -8,15 +8,16 @@ export const findingLevels = {
   'case.gap': ['note'],
   'case.beyond-law': ['note'],
   'plate.several-voltages': ['caution'],
-  'plate.tradition': ['note'],
+  'plate.tradition': ['caution', 'note'],
   'plate.unreadable': ['caution'],
   'plate.single-phase': ['stop'],
   'plate.not-cage': ['stop'],
   'plate.hazardous': ['stop', 'caution'],
   'plate.remarks': ['note'],
-  'plate.current-inconsistent': ['caution'],
+  'plate.special-motor': ['stop', 'caution', 'note'],
+  'plate.current-inconsistent': ['stop', 'caution'],
   'plate.voltage-mismatch': ['stop', 'caution'],
-  'plate.two-speed': ['note'],
+  'plate.two-speed': ['caution', 'note'],
   'plate.design-unknown': ['note'],
   'plate.special-mounting': ['caution'],
   'plate.special-shaft': ['caution'],
@@ -35,7 +36,7 @@ export const findingLevels = {
   'plate.code-letter': ['caution'],
   'plate.insulation-rise': ['caution'],
   'plate.bearing-bore': ['caution'],
-  'plate.current-unusual': ['caution'],
+  'plate.current-unusual': ['stop', 'caution'],
   'plate.kva-unequal': ['caution'],
   'plate.voltage-ratio': ['caution'],
   'plate.voltage-unusual': ['caution'],
@@ -78,6 +79,8 @@ export const findingLevels = {
   'load.duty-sizing': ['note'],
   'load.long-overload': ['caution'],
   'place.hazardous': ['stop'],
+  'place.hazard-words': ['caution'],
+  'place.beyond': ['caution'],
   'place.ambient-order': ['caution'],
   'place.cold': ['caution'],
   'place.drive-cold': ['caution'],
@@ -109,7 +112,7 @@ export const findingLevels = {
   'choice.none': ['caution'],
   'choice.uncertain-load': ['caution'],
   'choice.loud': ['note'],
-  'choice.ask-for': ['note'],
+  'choice.ask-for': ['caution', 'note'],
   'choice.open': ['note'],
   'choice.pin-not-used': ['caution'],
   'choice.unknown-motor': ['caution'],
@@ -125,7 +128,7 @@ export const findingLevels = {
   'start.live-output': ['note'],
   'start.no-bypass': ['caution'],
   'start.slams': ['caution'],
-  'start.heavy': ['caution'],
+  'start.heavy': ['caution', 'note'],
   'guard.no-table-current': ['caution'],
   'guard.low-speed': ['note'],
   'guard.dial': ['note'],
@@ -146,6 +149,8 @@ export const findingLevels = {
   'guard.conductor-small': ['stop'],
   'guard.cable-beyond': ['caution'],
   'guard.cable-ambient': ['note'],
+  'guard.cable-size': ['note'],
+  'guard.board': ['caution', 'note'],
   'guard.cable-remark': ['note'],
   'guard.parallel-small': ['caution'],
   'guard.terminals': ['note'],
@@ -180,6 +185,9 @@ export const findingLevels = {
   'drive.oversize': ['caution'],
   'drive.heat': ['note', 'caution'],
   'drive.input': ['caution', 'note'],
+  'drive.on-generator': ['note'],
+  'drive.charging': ['caution'],
+  'drive.high': ['caution'],
   'drive.bypass': ['note'],
   'drive.motors': ['caution'],
   'drive.safe-torque-off': ['note'],
@@ -218,7 +226,38 @@ export const endingFindings: ReadonlySet<FindingId> = new Set([
   'plate.hazardous',
   'plate.single-phase',
   'plate.not-cage',
+  'plate.special-motor',
+  'plate.speed-not-below-synchronous',
+  'plate.voltage-mismatch',
+  'plate.current-unusual',
+  'plate.current-inconsistent',
+  'load.overhauling',
   'supply.single-phase',
+]);
+
+/** Cautions that bear on whatever is chosen, though no figure rests on the words they were read from. */
+export const passingFindings: ReadonlySet<FindingId> = new Set([
+  'plate.special-motor',
+  'plate.two-speed',
+  'plate.tradition',
+  'place.hazard-words',
+]);
+
+/**
+ * Cautions that are counted in the figures which rest on them, or answered by what is chosen: they stay at their own
+ * station. Heat, height and unbalance are derated for, a failure is answered by lessons, an old enclosure by what the
+ * place wants, a faster replacement by the point where motor and load meet.
+ */
+export const answeredFindings: ReadonlySet<FindingId> = new Set([
+  'place.hot',
+  'place.high',
+  'place.enclosure',
+  'history.likely-cause',
+  'history.early-failure',
+  'history.order',
+  'history.hours',
+  'replacement.speed',
+  'replacement.unknown',
 ]);
 
 /** Findings that say why nothing was chosen, those that end the choosing before them. */

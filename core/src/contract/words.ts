@@ -19,6 +19,10 @@ export const machines = [
   'winder',
   'other',
 ] as const;
+/** Machines that do harm, or little work, turned the wrong way; a hoist and a machine tool turn both ways. */
+export const rotates = (machine: Machine | undefined): boolean =>
+  machine !== undefined && !['hoist', 'machine-tool', 'winder', 'other'].includes(machine);
+
 export const shapes = ['constant', 'linear', 'quadratic', 'constant-power'] as const;
 export const controls = [
   'none',
@@ -33,6 +37,11 @@ export const controls = [
 export const demandBases = ['kW', 'kVA'] as const;
 export type FlowControl = (typeof controls)[number];
 export const mountings = ['floor', 'wall', 'ceiling', 'shaft-up', 'shaft-down', 'flange'] as const;
+/** Which way the machine must turn, seen from the motor's drive end. */
+export const rotations = ['either', 'clockwise', 'anticlockwise'] as const;
+/** Where a brake holds the machine. */
+export const brakePlaces = ['none', 'motor', 'machine'] as const;
+export type BrakePlace = (typeof brakePlaces)[number];
 export const trainKinds = ['direct', 'belt', 'gearbox', 'chain'] as const;
 export const causes = [
   'overheated',
@@ -71,6 +80,9 @@ export const errandStops: Readonly<Record<Errand, readonly StationName[]>> = {
   read: ['plate'],
   control: ['plate', 'load', 'speed', 'place', 'choice', 'start', 'guard', 'drive', 'sheet'],
 };
+
+/** Who can answer: whoever sells or makes the motor, who supplies the power, or who stands at the machine. */
+export const askedOf = ['maker', 'power', 'site'] as const;
 
 export const practiceIds = ['north-america', 'iec'] as const;
 /** The system each practice writes in. */

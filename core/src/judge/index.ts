@@ -2,4 +2,4 @@ export { entryVerdict, outcomeOf, type Judged, type Tie } from './asked';
 export { judge, simulateEntry } from './judge';
 export { closedOf, findFirst, inStockOf, judgeWhole } from './search';
 export { explain, explainMethods, motorView } from './explain';
-export { asked, requirements, type RequirementId } from './requirements';
+export { asked, requirementFields, requirements, type RequirementId } from './requirements';

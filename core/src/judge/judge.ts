@@ -136,7 +136,7 @@ function assessor(judged: Judged): Assess {
     let outcome = judge(bench, at);
     if (tried && of.problems.length > 0) {
       at.margin = of.marginOf(bench, at, tried);
-      outcome = problemCode(tried, of.problems);
+      outcome = problemCode(tried, of.problems, at);
     }
     if (outcome === code.none) {
       outcomes[index] = code.none;
@@ -198,7 +198,10 @@ function assessor(judged: Judged): Assess {
     judged.lifeCycle[entry] = cost;
     judged.simulated[entry] = Number(tried !== undefined);
     judged.rank[entry] =
-      bad === code.fail ? shortfall : rankValue(bench, i, cost, price, powerMargin) + weightOf(needs, price, open);
+      bad === code.fail
+        ? shortfall
+        : rankValue(bench, i, cost + unearned(bench, at, direct, line.energy), price, powerMargin) +
+          weightOf(needs, price, open);
   };
   assessors.set(judged, assess);
   return assess;
@@ -350,6 +353,16 @@ function yearRatios(needs: Needs): readonly YearRatio[] {
     driven: pointOf(needs, bySpeed, flow),
     present: presentPoint(needs, flow),
   }));
+}
+
+/**
+ * What a drive that only starts a machine seems to save by the few turns it holds back: trimming does that without one,
+ * so it ranks no drive. Told in no cost.
+ */
+function unearned({ needs: { load, speed } }: Bench, { drive, n }: Entry, direct: number, energy: number): number {
+  if (!drive || speed.variable || speed.throttled || direct <= n) return 0;
+  const at = (rpm: number): number => shaftPower(load.torque, load.speed, rpm, load.shape);
+  return energy * (at(direct) / at(n) - 1);
 }
 
 /** Present value of the energy over the years. */

@@ -142,14 +142,18 @@ export function remedied(entry: Entry, kind: RemedyKind): number {
   return code.caution;
 }
 
-/** The worst of what a simulated start has against it, of the kinds named. */
-export function problemCode(tried: Tried, ids: readonly Problem['id'][]): number {
+/** The worst of what a simulated start has against it, of the kinds named; a condition is a caution that says so. */
+export function problemCode(tried: Tried, ids: readonly Problem['id'][], entry?: Pick<Entry, 'condition'>): number {
   let worst: number = code.pass;
+  let conditional = false;
   for (const { id, level } of tried.problems) {
     if (!ids.includes(id) || level === 'note') continue;
-    worst = Math.max(worst, code[level]);
+    if (level === 'condition') conditional = true;
+    else worst = Math.max(worst, code[level]);
   }
-  return worst;
+  if (!conditional || worst !== code.pass) return worst;
+  if (entry) entry.condition = true;
+  return code.caution;
 }
 
 /** What it has against it of these kinds, in words; undefined where nothing. */

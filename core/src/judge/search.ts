@@ -26,17 +26,33 @@ function excuseDrive(judged: Judged, winner: number): void {
   const M = methods.length;
   if (bench.needs.speed.variable || methods[winner % M] !== 'drive' || !bench.simulates || M === 1) return;
   if (bench.needs.waived.has('speed-control')) return;
-  const first = winner - (winner % M);
-  for (let e = first; e < first + M; e++) {
-    if (e === winner) continue;
-    simulateEntry(judged, e);
-    if (worst[e] !== code.fail) return;
-  }
+  if (othersStart(judged, winner)) return;
   const column = placeOf(judged, winner, 'speed-control');
   if (outcomes[column] !== code.caution) return;
   outcomes[column] = code.pass;
   open[winner] = (open[winner] ?? 1) - 1;
   if (open[winner] === 0) worst[winner] = code.pass;
+}
+
+/**
+ * Whether anything but a drive starts a motor of this size or the next: before one two sizes larger, a drive, or its
+ * maker's word. Looked for among so many of the best as are worth it.
+ */
+function othersStart(judged: Judged, winner: number): boolean {
+  const { methods, worst, simulated, columns, bench } = judged;
+  const M = methods.length;
+  const power = (e: number): number => columns.power[Math.floor(e / M)] ?? 0;
+  const own = power(winner);
+  const most = (bench.needs.practice.ratings.find((r) => r > own * 1.02) ?? own) * 1.02;
+  const others = [...worst.keys()].filter(
+    (e) => methods[e % M] !== 'drive' && worst[e] !== code.fail && power(e) <= most,
+  );
+  others.sort((a, b) => before(judged, a, b));
+  for (const e of others.slice(0, patience)) {
+    if (!simulated[e]) simulateEntry(judged, e);
+    if (worst[e] !== code.fail) return true;
+  }
+  return false;
 }
 
 /** Simulates the best until the best has been simulated. */

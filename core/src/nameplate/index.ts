@@ -6,6 +6,7 @@ export * from './connection';
 export * from './duty';
 export * from './enclosure';
 export * from './hazard';
+export * from './kinds';
 export * from './protection';
 export * from './doubts';
 export * from './misreading';

@@ -54,6 +54,30 @@ export function traditionSaid(plate: Plate, practices: readonly Practice[]): Pra
   return others.every((p) => p === first) ? first : undefined;
 }
 
+/**
+ * Signs on a plate that it was made in the other tradition than the one asked; none where its frame says otherwise.
+ * Horsepower alone is none: 735.5 W of it stand on frames in millimetres.
+ */
+export function foreignSigns(plate: Plate, asked: Practice): string[] {
+  const frame = plate.frame === undefined ? undefined : readFrame(plate.frame, asked.frameSystem);
+  const listed = frame !== undefined && frame.series !== 'unlisted';
+  if (listed && frame.system === asked.frameSystem) return [];
+  const unit = plate.power?.text ?? '';
+  const [horse, kilo] = [/hp/i.test(unit), /kw|\bw$/i.test(unit)];
+  const hertz = plate.frequency?.value;
+  const american = asked.frameSystem === 'nema';
+  const frameSign = listed ? `frame ${frame.designation}` : '';
+  const signs = american
+    ? [frameSign, hertz === 50 && kilo ? '50 Hz and kilowatts' : '']
+    : [
+        frameSign,
+        hertz === 60 && horse ? '60 Hz and horsepower' : '',
+        plate.codeLetter === undefined ? '' : `code letter ${plate.codeLetter}`,
+        (plate.serviceFactor ?? 1) > 1 && horse ? `service factor ${plate.serviceFactor}` : '',
+      ];
+  return signs.filter((x) => x !== '');
+}
+
 /** Takes the numbers off a plate. */
 export function readingsOf(plate: Plate, prefer: Practice): Readings {
   const poles = polesOf(plate.frequency?.value, plate.speed?.groups.flat().at(-1));

@@ -9,6 +9,8 @@ export interface SpecialPart {
   readonly words: string;
   /** Bolt circle of a standard face in mm, where the frame tells it. */
   readonly boltCircle: number | undefined;
+  /** Diameter in mm of the shaft that goes with a face, where the frame tells it. */
+  readonly shaftDiameter?: number | undefined;
   /** Field of the plate that says so, without the leading "plate.". */
   readonly field: 'frame' | 'mounting' | 'enclosure' | 'remarks';
 }
@@ -47,6 +49,7 @@ export function specialOfFrame(frame: Frame | undefined): SpecialPart[] {
         part: face ? 'face' : 'shaft',
         letter,
         words: meaning,
+        shaftDiameter: face ? frame?.shaftDiameter : undefined,
         boltCircle: face ? frame?.faceBoltCircle : pumpCircle(letter, frame?.designation ?? ''),
         field: 'frame',
       },
@@ -66,7 +69,10 @@ export const lacking = (parts: readonly SpecialPart[], there: readonly SpecialPa
   parts.filter((wanted) => !there.some((has) => has.letter === wanted.letter && sameCircle(wanted, has)));
 
 const sameCircle = (a: SpecialPart, b: SpecialPart): boolean =>
-  a.boltCircle === undefined || b.boltCircle === undefined || Math.abs(a.boltCircle - b.boltCircle) < 0.3;
+  alike(a.boltCircle, b.boltCircle) && alike(a.shaftDiameter, b.shaftDiameter);
+
+const alike = (a: number | undefined, b: number | undefined): boolean =>
+  a === undefined || b === undefined || Math.abs(a - b) < 0.3;
 
 /** The frame of a plate, read by the tradition it was made in, else by the one asked. */
 export const frameOf = (

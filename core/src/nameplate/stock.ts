@@ -17,6 +17,7 @@ import {
 import type { Plate } from '../case';
 import { horsepower, practices, type EfficiencyClass, type Practice } from '../practice';
 import { enclosureOf, enclosureText } from './enclosure';
+import { saysInverterDuty } from './kinds';
 import { constantLossSaid, isUsualConstantLoss } from './losses';
 import { pairsOf } from './pairs';
 import { polesOf, traditionOf } from './readings';
@@ -127,11 +128,12 @@ export function motorOfPlate(plate: Plate, asked: Practice, options: StockOption
   );
   const leastBreakdown = design?.breakdownTorque ?? practice.breakdownTorque(power, poles).value;
   const duty = plate.inverterDuty;
-  const inverterDuty = duty !== undefined;
+  // Words give what the winding bears; only a stamped ratio says how slowly it may run.
+  const inverterDuty = duty !== undefined || saysInverterDuty(plate);
   const blower = /TEBC|IC\s*416/i.test(`${words} ${plate.cooling ?? ''}`);
   const cooling = enclosure === 'open' ? 'open' : blower ? 'blower' : 'shaft-fan';
   const construction = usualConstruction(power, enclosure, inverterDuty);
-  const usualTurndown = blower ? turndowns.blower : inverterDuty ? turndowns.inverter : turndowns.usual;
+  const usualTurndown = blower ? turndowns.blower : duty ? turndowns.inverter : turndowns.usual;
   const low = connections[0]?.voltage ?? top.voltage;
   const rootThree = Math.abs(top.voltage / low / Math.sqrt(3) - 1) < 0.02;
   const leads =
@@ -182,6 +184,7 @@ export function motorOfPlate(plate: Plate, asked: Practice, options: StockOption
         constantTorque: duty?.constantTorque ?? usualTurndown.constantTorque,
       },
       inverterDuty,
+      ...(inverterDuty && !duty ? { turndownUnsaid: true } : {}),
       // Nobody promised an old winding anything; one of the classes of today is made to the standard of today.
       pulseRating: inverterDuty
         ? practice.drivePulse(top.voltage).value

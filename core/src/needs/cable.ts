@@ -1,15 +1,18 @@
 import type { Case } from '../case';
 import type { Motor } from '../catalogue';
-import type { Prescribed } from '../contract';
+import type { Method, Prescribed } from '../contract';
 import {
   ampacityOf,
   leastConductors,
   typedSize,
+  voltageDrop,
   type CableAsked,
   type Conductors,
   type Laid,
+  type LaidSize,
   type NotLaid,
 } from '../practice';
+import { q } from '../quantity';
 import type { Subject } from './subject';
 import type { CableImpedance, Walk } from './walk';
 
@@ -56,9 +59,25 @@ export function designOf(input: Case, { kind, motor }: Pick<Subject, 'kind' | 'm
 
 const degrees = { '60 degC': 60, '75 degC': 75, '90 degC': 90 } as const;
 
+/** Buried cables know the ground's warmth, not the motor's. */
+const isBuried = ({ method, raceway }: NonNullable<NonNullable<Case['guard']>['cable']>): boolean =>
+  method === 'D1' || method === 'D2' || raceway === 'buried';
+
+/** °C around a cable: as said, else the motor's own place where that is above the 30 °C of the tables. */
+function around({ guard, place }: Case): { readonly value: number; readonly taken?: string } | undefined {
+  const cable = guard?.cable ?? {};
+  if (cable.ambient) return { value: cable.ambient.value };
+  const there = place?.ambient;
+  if (!there || there.value <= tablesAt || isBuried(cable)) return undefined;
+  return { value: there.value, taken: there.text };
+}
+/** °C for which the tables stand. */
+const tablesAt = 30;
+
 /** What the tables need to know of a case's cable that must carry so many A. */
 export function cableAsked({ input }: Pick<Walk, 'input'>, needed: number, design: string | undefined): CableAsked {
-  const { rating, terminals, ambient, ...asked } = input.guard?.cable ?? {};
+  const { rating, terminals, ambient: _, ...asked } = input.guard?.cable ?? {};
+  const ambient = around(input);
   return {
     ...asked,
     ...(rating && { rating: degrees[rating] }),
@@ -69,33 +88,137 @@ export function cableAsked({ input }: Pick<Walk, 'input'>, needed: number, desig
   };
 }
 
+/** A case's cable as its tables see it; where ordinary insulation ends in this heat and nobody named one, the next. */
+function laidFor({ input, practice }: Asking, needed: number, design: string | undefined): Laid | NotLaid {
+  const asked = cableAsked({ input }, needed, design);
+  const heat = around(input);
+  const as = (of: Laid, more: Laid['taken']): Laid => ({ ...of, taken: [...of.taken, ...more] });
+  const warm: Laid['taken'] = heat?.taken === undefined ? [] : [{ path: 'guard.cable.ambient', value: heat.taken }];
+  const laid = practice.cable(asked);
+  if (!('because' in laid)) return as(laid, warm);
+  const hotter = practice.hotterCable;
+  if (heat?.taken === undefined || asked[hotter.field] !== undefined) return laid;
+  const again = practice.cable({ ...asked, [hotter.field]: hotter.value });
+  return 'because' in again ? laid : as(again, [...warm, { path: `guard.cable.${hotter.field}`, value: hotter.value }]);
+}
+
+/** What the way to a motor asks of its cable beside ampacity. V, A, m; shares of the line's voltage. */
+export interface CableWay {
+  readonly line: number;
+  readonly length: number;
+  readonly current: number;
+  readonly cosine: number;
+  readonly maxDrop: number;
+  /** Current of a start straight on the line, and what may be lost of the voltage then. */
+  readonly start: { readonly current: number; readonly maxDrop: number } | undefined;
+}
+
+/** Of 5 % in all from the bus, 3 % are the branch circuit's (common practice; NFPA 70, 210.19 informational note). */
+export const usualDrop = 0.03;
+/** Power factor of a cage motor at standstill, 0.2 to 0.4 (common practice). */
+export const standstillCosine = 0.3;
+
+/** The way to a motor; undefined where its length or the supply's voltage is not said. `starts`: A at standstill. */
+export function cableWay(
+  { input, rules }: Asking,
+  on: { readonly power: number; readonly voltage: number; readonly current: number; readonly efficiency: number },
+  starts: number | undefined,
+): CableWay | undefined {
+  const [length, line] = [input.place?.cable?.length?.value, input.supply?.voltage?.value];
+  if (length === undefined || length <= 0 || line === undefined) return undefined;
+  return {
+    ...{ line, length, current: on.current },
+    cosine: Math.min(0.98, on.power / (Math.sqrt(3) * on.voltage * on.current * on.efficiency)),
+    maxDrop: input.guard?.maxDrop ?? usualDrop,
+    start: starts === undefined ? undefined : { current: starts, maxDrop: rules.maxStartDrop },
+  };
+}
+
+const lost = (way: CableWay, size: LaidSize, count: number, current: number, cosine: number): number =>
+  voltageDrop.of({
+    I: q(current, 'A'),
+    R: q((size.resistance * way.length) / count, 'ohm'),
+    X: q((size.reactance * way.length) / count, 'ohm'),
+    c: q(cosine, '1'),
+    U: q(way.line, 'V'),
+  });
+
+/** Share of the line's voltage that is lost running, on so many of a size. */
+export const runningDrop = (way: CableWay, size: LaidSize, count: number): number =>
+  lost(way, size, count, way.current, way.cosine);
+
+/** Drops are held against their limit as they are computed: only the last bits are forgiven. */
+const within = (drop: number, limit: number): boolean => drop <= limit * 1.0001;
+
+const runs = (way: CableWay, size: LaidSize, count: number): boolean =>
+  within(runningDrop(way, size, count), way.maxDrop);
+const starts = (way: CableWay, size: LaidSize, count: number): boolean =>
+  !way.start || within(lost(way, size, count, way.start.current, standstillCosine), way.start.maxDrop);
+
 /** A case's cable as its tables see it, the least that does, and the one taken: the size that is there, else that. */
 export interface CableTaken {
   readonly laid: Laid;
   readonly least: Conductors | undefined;
+  /** The least by ampacity alone. */
+  readonly carries: Conductors | undefined;
+  /** What decided the least size. */
+  readonly decides: 'ampacity' | 'running-drop' | 'starting-drop';
   readonly typed: boolean;
   readonly conductors: Conductors | undefined;
 }
 
-export function cableFor(walk: Asking, needed: number, design: string | undefined): CableTaken | NotLaid {
-  const { input, practice } = walk;
-  const laid = practice.cable(cableAsked(walk, needed, design));
+/**
+ * The least conductors that carry so many A as laid and keep the drop running and starting; where no size keeps the
+ * drop, the least that carries, and the drop is told.
+ */
+export function cableFor(
+  walk: Asking,
+  needed: number,
+  design: string | undefined,
+  way?: CableWay,
+): CableTaken | NotLaid {
+  const { input } = walk;
+  const laid = laidFor(walk, needed, design);
   if ('because' in laid) return laid;
   const given = input.guard?.cable;
-  const least = leastConductors(laid, needed, given?.parallel);
+  const carries = leastConductors(laid, needed, given?.parallel);
+  const running = way && leastConductors(laid, needed, given?.parallel, (size, n) => runs(way, size, n));
+  const both =
+    way && leastConductors(laid, needed, given?.parallel, (size, n) => runs(way, size, n) && starts(way, size, n));
+  const least = both ?? running ?? carries;
+  const same = (a: Conductors | undefined, b: Conductors | undefined): boolean =>
+    a?.size.area === b?.size.area && a?.count === b?.count;
   const size = given?.area && typedSize(laid, given.area.area);
   const count = given?.parallel ?? 1;
   const conductors = size ? { size, count, ampacity: ampacityOf(laid, size, count) } : least;
-  return { laid, least, typed: size !== undefined, conductors };
+  const decides = same(least, carries) ? 'ampacity' : same(least, running) ? 'running-drop' : 'starting-drop';
+  return { laid, least, carries, decides, typed: size !== undefined, conductors };
 }
 
-/** The cable a start is simulated with: the one Guard sizes. Undefined without a length, or where no table reaches. */
-export function cableImpedance(walk: Asking, motor: Motor, on: MotorNumbers): CableImpedance | undefined {
+/**
+ * The cable a start is simulated with: the one Guard sizes for the motor and its method. Undefined without a length,
+ * or where no table reaches.
+ */
+export function cableImpedance(
+  walk: Asking,
+  motor: Motor,
+  on: MotorNumbers,
+  method: Method | undefined,
+): CableImpedance | undefined {
   const length = walk.input.place?.cable?.length?.value;
   if (length === undefined) return undefined;
   const { table, byTable } = conductorBasis(walk, on);
   const needed = walk.practice.conductorFactor.value * (byTable && table ? table.value : on.current);
-  const cable = cableFor(walk, needed, designOf(walk.input, { kind: walk.input.motor ? 'pinned' : 'choice', motor }));
+  const efficiency = walk.rules.efficiencyBasis === 'minimum' ? motor.efficiencyMinimum : motor.efficiency;
+  const top = motor.connections.at(-1)?.voltage ?? on.voltage;
+  const locked = (motor.lockedRotorCurrent * top) / on.voltage;
+  const way = cableWay(walk, { ...on, efficiency }, method === 'direct' ? locked : undefined);
+  const cable = cableFor(
+    walk,
+    needed,
+    designOf(walk.input, { kind: walk.input.motor ? 'pinned' : 'choice', motor }),
+    way,
+  );
   if ('because' in cable || !cable.conductors) return undefined;
   const { size, count } = cable.conductors;
   return {
@@ -105,5 +228,7 @@ export function cableImpedance(walk: Asking, motor: Motor, on: MotorNumbers): Ca
     source: cable.laid.impedanceSource,
     resistance: (size.resistance * length) / count,
     reactance: (size.reactance * length) / count,
+    drop: way && runningDrop(way, size, count),
+    maxDrop: way?.maxDrop ?? usualDrop,
   };
 }

@@ -1,6 +1,6 @@
 import type { OutputFilter } from '../contract';
 import { doubledPulse, pulsePeak, terminalPulse, type PulseFilter } from '../physics';
-import { cableWave, coreDamping, filterCoils, sineCrest, usualEdge } from '../practice';
+import { cableWave, coreDamping, filterCoils, neverAssumed, sineCrest, usualDriveCable, usualEdge } from '../practice';
 import { q } from '../quantity';
 import type { Needs } from './walk';
 
@@ -97,3 +97,83 @@ export const crestFor = (
 
 /** A cable that nobody described, behind a filter: 100 m. */
 const usualFilteredCable = { length: 100, edge: usualEdge.value };
+
+/** What of a motor decides what stands between it and its drive: W, V of its connection, V that its winding bears. */
+export interface Wound {
+  readonly power: number;
+  readonly voltage: number;
+  readonly pulseRating: number;
+  readonly inverterDuty: boolean;
+}
+
+/** What stands between drive and motor: decided once, read by verdict, findings, settings and lines. */
+export interface Output {
+  readonly filter: OutputFilter;
+  /** Typed in the case, asked by winding or drive, or nothing asked. */
+  readonly by: 'case' | 'asked' | 'nothing';
+  /** Crest in V behind it by which it is judged, and whether the winding bears that. */
+  readonly crest: number;
+  readonly holds: boolean;
+  /** m of cable without a filter, and whether winding or drive sets it. */
+  readonly metres: number;
+  readonly limitedBy: 'winding' | 'drive';
+  /**
+   * What nobody said and decides: the cable's length, or how slowly the drive's edges rise, with the least in s that
+   * a cable of this length bears.
+   */
+  readonly conditional: 'length' | 'edge' | undefined;
+  readonly edge: number;
+}
+
+type Pulsing = Pick<Needs, 'rules' | 'drive' | 'place' | 'supply' | 'lessons'>;
+
+/**
+ * Line voltage in V by which pulses are judged: a tenth over the motor's own, as a supply may be; a rating of winding
+ * made for drives has that tenth in it already (3.1 × rated; impulse category C).
+ */
+export const judgedLine = (line: number, { voltage, inverterDuty }: Pick<Wound, 'voltage' | 'inverterDuty'>): number =>
+  inverterDuty ? line : Math.max(line, 1.1 * voltage);
+
+/** Decides what stands between a drive on a line of so many V and its motor; the first that the winding bears. */
+export function outputFor(needs: Pulsing, line: number, of: Wound): Output {
+  const { rules, drive, place, lessons } = needs;
+  const { power, pulseRating, inverterDuty } = of;
+  const judged = judgedLine(line, of);
+  const typed = drive?.filter ?? 'none';
+  const cable = place.cable;
+  const crestBehind = (filter: OutputFilter): number =>
+    crestFor({ ...needs, drive: { ...drive, filter } }, judged, power);
+  const bears = (crest: number): boolean => pulseRating >= crest * 0.9999;
+  const byWinding = unfilteredLength({ rules, drive }, judged, pulseRating, inverterDuty);
+  const byDrive = usualDriveCable(power);
+  const limits = {
+    edge: slowestEdgeFor(judged, cable ?? 0, pulseRating),
+    metres: Math.min(byWinding, byDrive.screened),
+    limitedBy: byWinding <= byDrive.screened ? 'winding' : 'drive',
+  } as const;
+  if (typed !== 'none') {
+    const crest = crestBehind(typed);
+    return { filter: typed, by: 'case', crest, holds: bears(crest), conditional: undefined, ...limits };
+  }
+  const bare = crestBehind('none');
+  const never = line >= neverAssumed && !bears(bare);
+  const taught = !inverterDuty && lessons.some((l) => l.requirement === 'history-pulses');
+  const short = cable === undefined || cable <= limits.metres;
+  const unsaid = rules.leadLength === 'calculated' && drive?.riseTime === undefined && !bears(bare);
+  const conditional = cable === undefined ? 'length' : unsaid && Number.isFinite(limits.edge) ? 'edge' : undefined;
+  if (!never && !taught && short)
+    return { filter: 'none', by: 'nothing', crest: bare, holds: true, conditional, ...limits };
+  const tries: readonly OutputFilter[] =
+    rules.outputReactor === 'accept' ? ['reactor', 'dv-dt', 'sine'] : ['dv-dt', 'sine'];
+  for (const filter of tries) {
+    const crest = crestBehind(filter);
+    if (bears(crest)) return { filter, by: 'asked', crest, holds: true, conditional: undefined, ...limits };
+  }
+  return { filter: 'sine', by: 'asked', crest: crestBehind('sine'), holds: false, conditional: undefined, ...limits };
+}
+
+/** Least rise in s with which this cable leaves no more than the winding bears; Infinity where none does. */
+const slowestEdgeFor = (line: number, length: number, pulseRating: number): number => {
+  const step = Math.SQRT2 * line;
+  return pulseRating < step ? Infinity : (4 * step * length) / (cableWave.speed * pulseRating);
+};

@@ -67,8 +67,11 @@ export const loadOn =
  * Whether a motor's own ratio says how slowly it may run: where one is given and the house rule goes by it, or it has
  * a blower.
  */
-export const hasRatio = ({ rules }: Pick<Needs, 'rules'>, motor: Pick<Motor, 'inverterDuty' | 'cooling'>): boolean =>
-  motor.cooling === 'blower' || (motor.inverterDuty && rules.slowSpeed === 'plate');
+export const hasRatio = (
+  { rules }: Pick<Needs, 'rules'>,
+  motor: Pick<Motor, 'inverterDuty' | 'cooling' | 'turndownUnsaid'>,
+): boolean =>
+  motor.cooling === 'blower' || (motor.inverterDuty && motor.turndownUnsaid !== true && rules.slowSpeed === 'plate');
 
 /** ÷ rated speed: what a shaft fan is never trusted below, however little is asked (common practice). */
 const slowest = 0.1;

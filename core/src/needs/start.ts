@@ -5,7 +5,7 @@ import { cableImpedance } from './cable';
 import { connectionFor } from './candidate';
 import { pinnedCircuit } from './circuit';
 import { factsOf } from '../practice';
-import type { StartNeeds, Walk } from './walk';
+import type { Needs, StartNeeds, Walk } from './walk';
 
 /** What the case asks of a start, once the load station has told the inertia at the motor. */
 export function startNeeds(walk: Pick<Walk, 'input' | 'practice' | 'rules' | 'w'>, frequency: number): StartNeeds {
@@ -16,16 +16,21 @@ export function startNeeds(walk: Pick<Walk, 'input' | 'practice' | 'rules' | 'w'
     inertiaRatio: factsOf(input.load?.machine).inertia,
     sizeInertia: sizeInertia(w.value('load.motorPower'), w.value('load.motorSpeed'), frequency),
     stallTime: input.start?.stallTime?.value ?? q(practice.stallTime.value, 's'),
+    stallTyped: input.start?.stallTime !== undefined,
     permitted: permittedTime(input),
     perHour: input.load?.startsPerHour,
-    cableOf: (motor) => {
+    cableOf: (motor, method) => {
       const { power, speed } = motor;
       const { voltage, current } = connectionFor(motor, input.supply?.voltage?.value);
-      return cableImpedance(walk, motor, { power, voltage, current, speed });
+      return cableImpedance(walk, motor, { power, voltage, current, speed }, method);
     },
     circuit: pinnedCircuit({ input }),
   };
 }
+
+/** Whether the case or a standard says how long a motor of so many W bears standing still. */
+export const isStallGiven = ({ start, practice }: Pick<Needs, 'start' | 'practice'>, power: number): boolean =>
+  start.stallTyped || power <= practice.stallTimeTo * 1.01;
 
 /** A machine does not grow with the motor that is tried on it: what is usual is a multiple of its own size's rotor. */
 function sizeInertia(power: number | undefined, speed: number | undefined, frequency: number): number | undefined {

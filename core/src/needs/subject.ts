@@ -3,7 +3,7 @@ import { existingMotor, type Motor } from '../catalogue';
 import type { Method, Source } from '../contract';
 import { prescribed, type Given, type Input, type Workings } from '../law';
 import { q, type Q, type UnitId } from '../quantity';
-import { classEfficiency, enclosureOf, isNear, serviceFactorOf } from '../nameplate';
+import { classEfficiency, enclosureOf, isNear, saysInverterDuty, serviceFactorOf } from '../nameplate';
 import type { Practice } from '../practice';
 import { connectionFor } from './candidate';
 import { usualConstantLoss } from '../physics';
@@ -37,9 +37,12 @@ export interface Subject {
   readonly inverterDuty: boolean;
 }
 
+/** Source of what is read from the plate of the motor that stays. */
+export const existingTitle = 'The motor that is there';
+
 const pinnedTitles: Readonly<Record<string, string>> = {
   'pinned-plate': 'Pinned plate',
-  existing: 'The motor that is there',
+  existing: existingTitle,
   'pinned-circuit': 'Pinned circuit, solved',
 };
 
@@ -95,6 +98,7 @@ export function subjectFromPlate({ input, practice, w }: Walk, plate: PlateFacts
     ? { value: start.value.current * current, source: start.source }
     : practice.lockedRotorCurrent(power, voltage);
   const torque = start ? { value: start.value.torque, source: start.source } : practice.lockedRotorTorque(power, poles);
+  const madeForDrives = stamped !== undefined && (stamped.inverterDuty !== undefined || saysInverterDuty(stamped));
   const efficiency = w.figures.get('plate.efficiencyMinimum') ?? w.figures.get('plate.efficiency');
   const usual = usualEfficiency(input, practice, power, poles);
   return {
@@ -145,8 +149,8 @@ export function subjectFromPlate({ input, practice, w }: Walk, plate: PlateFacts
     deltaVoltage: null,
     turndown: stamped?.inverterDuty ?? {},
     maxSpeed: stamped?.maxSpeed?.value,
-    pulseRating: stamped?.inverterDuty ? practice.drivePulse(voltage).value : undefined,
-    inverterDuty: stamped?.inverterDuty !== undefined,
+    pulseRating: madeForDrives ? practice.drivePulse(voltage).value : undefined,
+    inverterDuty: madeForDrives,
   };
 }
 

@@ -1,8 +1,8 @@
 import type { Case } from '../case';
 import type { Combination, Motor } from '../catalogue';
-import type { FlowControl, Source } from '../contract';
+import type { BrakePlace, FlowControl, Machine, Method, Source } from '../contract';
 import type { Workings } from '../law';
-import type { Lesson, SpecialPart } from '../nameplate';
+import type { KindFound, Lesson, SpecialPart } from '../nameplate';
 import type {
   Circuit,
   DeclaredLosses,
@@ -39,12 +39,17 @@ export interface PlateFacts {
   /** The class of its enclosure, where its words or codes are understood. */
   readonly enclosure?: string;
   readonly serviceFactor?: number;
+  /** What it is or has that an ordinary motor is not or has not. */
+  readonly kinds?: readonly KindFound[];
 }
 
 /** The load at the motor shaft, at the stated demand. */
 export interface LoadNeeds {
   /** Whether the load was given, or the old motor's rating stands for it. */
   readonly basis: 'load' | 'plate';
+  readonly machine: Machine | undefined;
+  /** Where a brake holds it, as far as somebody said. */
+  readonly brake: BrakePlace | undefined;
   /** Whether enough of the machine is known to judge a start. */
   readonly startKnown: boolean;
   readonly torque: number;
@@ -133,6 +138,10 @@ export interface SupplyNeeds {
   readonly copper: number;
   /** What the supplier lets a start draw in the line, A; undefined where nobody said. */
   readonly startLimit: number | undefined;
+  /** False behind a bank of which nobody said what network feeds it. */
+  readonly upstreamKnown: boolean;
+  /** Of the bank or the sets, VA; undefined where it is neither, or nobody said. */
+  readonly rating: number | undefined;
   /** A generator's behaviour after the first instant: Ω a phase, and s. */
   readonly generator: { readonly transientReactance: number; readonly recovery: number } | undefined;
 }
@@ -146,6 +155,9 @@ export interface CableImpedance {
   readonly source: Source;
   readonly resistance: number;
   readonly reactance: number;
+  /** Share of the voltage lost on it at rated current, and the share that is wished; undefined where no supply is. */
+  readonly drop: number | undefined;
+  readonly maxDrop: number;
 }
 
 /** What the case says of the start: settings, inertia, and what motor and machine bear. */
@@ -159,12 +171,14 @@ export interface StartNeeds {
   readonly sizeInertia: number | undefined;
   /** Time in s that the motor bears its locked-rotor current, hot. */
   readonly stallTime: number;
+  /** Whether somebody typed it. */
+  readonly stallTyped: boolean;
   /** Longest time to speed in s, Infinity where nobody asks; `machine`: by the kind of machine. */
   readonly permitted: { readonly value: number; readonly text: string; readonly machine: boolean };
   /** Starts an hour that are asked; undefined where nobody says. */
   readonly perHour: number | undefined;
   /** The motor's cable as Guard sizes it; undefined without a length, or where no table reaches. */
-  readonly cableOf: (motor: Motor) => CableImpedance | undefined;
+  readonly cableOf: (motor: Motor, method: Method | undefined) => CableImpedance | undefined;
   /** The circuit that the case pins. */
   readonly circuit: Circuit | undefined;
 }
@@ -186,6 +200,8 @@ export interface Needs {
   /** The failed motor, and what the new choice must do differently because of how it failed. */
   readonly old: PlateFacts;
   readonly lessons: readonly Lesson[];
+  /** The motor that is there stays: nothing it has is lost. */
+  readonly stays: boolean;
   /** Requirements that do not count, with the reason. */
   readonly waived: ReadonlyMap<string, string>;
   readonly energyPrice: number;

@@ -99,14 +99,20 @@ export const ampacityOf = ({ ambientFactor, groupFactor }: Laid, size: LaidSize,
 
 /**
  * The least conductors that carry a current: one of each size first, then two side by side and more, where the size
- * permits it. With a number given only so many. Undefined where nothing in the tables does.
+ * permits it. With a number given only so many; `does`: what else it must hold. Undefined where nothing in the tables
+ * does.
  */
-export function leastConductors(laid: Laid, needed: number, parallel?: number): Conductors | undefined {
+export function leastConductors(
+  laid: Laid,
+  needed: number,
+  parallel?: number,
+  does: (size: LaidSize, count: number) => boolean = () => true,
+): Conductors | undefined {
   for (let count = parallel ?? 1; count <= (parallel ?? most); count++)
     for (const size of laid.sizes) {
       if (count > 1 && !size.parallel) continue;
       const ampacity = ampacityOf(laid, size, count);
-      if (ampacity >= needed * 0.9999) return { size, count, ampacity };
+      if (ampacity >= needed * 0.9999 && does(size, count)) return { size, count, ampacity };
     }
   return undefined;
 }

@@ -126,6 +126,9 @@ export interface Practice {
   readonly conductorBasis: 'table' | 'plate';
   readonly conductorFactor: Prescribed<number>;
   /** The cable of a case as the practice's tables see it. */
+  /** What a cable is made of instead, where ordinary insulation ends in the heat and nobody named one. */
+  readonly hotterCable:
+    { readonly field: 'insulation'; readonly value: 'xlpe' } | { readonly field: 'rating'; readonly value: number };
   cable(asked: CableAsked): Laid | NotLaid;
   /** Earth conductor of a circuit, mm² and name, by its device and its phase conductor. */
   earthConductor(device: number, phase: LaidSize, material: 'copper' | 'aluminium'): Prescribed<ConductorSize>;
@@ -265,6 +268,8 @@ export interface Practice {
   driveSizes(voltage: number): Prescribed<readonly DriveSize[]>;
   /** Seconds a motor at its running temperature bears its locked-rotor current. */
   readonly stallTime: Prescribed<number>;
+  /** Rating in W up to which a standard gives it; 0 where it is common practice only. */
+  readonly stallTimeTo: number;
   /**
    * Largest load inertia in kg·m² at its shaft that the standard's motor starts twice from cold or once from hot, on
    * the full line.

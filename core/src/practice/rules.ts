@@ -128,6 +128,20 @@ export const houseRules = {
     'At 15 % most contactors stay in and lights flicker; the supplier may ask for less.',
     { above: 0, below: 1 },
   ),
+  maxStartDrop: rule<number>(
+    'Largest voltage lost on the motor’s cable at standstill',
+    0.15,
+    [0.08, 0.1, 0.15, 0.2],
+    'At 85 % of its voltage a contactor’s coil still holds and the motor gives 72 % of its torque.',
+    { above: 0, below: 0.5 },
+  ),
+  sizing: rule<'margin' | 'certainty'>(
+    'Motor sized above its load by',
+    'margin',
+    ['margin', 'certainty'],
+    'The house margin, whatever is known. The other school sizes to the top of what the load may be: a measured load ' +
+      'needs less above it, a guessed one more.',
+  ),
   leastLoading: rule<number>(
     'Least loading without a reason',
     0.5,

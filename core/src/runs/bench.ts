@@ -1,9 +1,9 @@
 import type { Motor } from '../catalogue';
-import { commonPractice } from '../contract';
+import { commonPractice, type Method } from '../contract';
 import { prescribed } from '../law';
 import { cableResistance, ratedTorqueOf, totalInertia, usualInertia, type Fitted, type StartCase } from '../physics';
 import { q } from '../quantity';
-import { connectionFor, driveOverload, settledSpeed, type Needs } from '../needs';
+import { connectionFor, driveOverload, settledSpeed, type CableImpedance, type Needs } from '../needs';
 import { machineFor, startKey } from './fitted';
 import type { DriveAim } from './plans';
 
@@ -17,6 +17,8 @@ export interface Bench extends StartCase {
   /** How well the circuit meets the motor's data; undefined where the case pins the circuit. */
   readonly fitted: Fitted | undefined;
   readonly aim: DriveAim;
+  /** The cable that Guard sizes; undefined where its length or a table is missing. */
+  readonly cable: CableImpedance | undefined;
 }
 
 const benches = new WeakMap<Needs, Map<string, Bench | null>>();
@@ -26,22 +28,25 @@ const benches = new WeakMap<Needs, Map<string, Bench | null>>();
  * supply's
  * voltage is not known. Made once for each needs, and for motors that start alike; writes nothing.
  */
-export function benchFor(needs: Needs, motor: Motor): Bench | undefined {
+export function benchFor(needs: Needs, motor: Motor, method?: Method): Bench | undefined {
   const known = benches.get(needs) ?? new Map<string, Bench | null>();
-  const key = startKey(motor);
+  // Straight on the line the cable may be a thicker one, for what it loses at standstill.
+  const direct = method === 'direct' && needs.place.cable !== undefined;
+  const key = `${startKey(motor)}${direct ? ' direct' : ''}`;
   benches.set(needs, known);
   const there = known.get(key);
   if (there !== undefined) return there ?? undefined;
-  const made = prepared(needs, motor);
+  const made = prepared(needs, motor, direct ? 'direct' : undefined);
   known.set(key, made ?? null);
   return made;
 }
 
-function prepared(needs: Needs, motor: Motor): Bench | undefined {
+function prepared(needs: Needs, motor: Motor, method: Method | undefined): Bench | undefined {
   const { supply, load, start } = needs;
   const machine = machineFor(needs, motor);
   if (!machine || supply.voltage === undefined) return undefined;
   const current = connectionFor(motor, supply.voltage).current;
+  const sized = needs.place.cable === undefined ? undefined : start.cableOf(motor, method);
   return {
     circuit: machine.circuit,
     fitted: machine.fitted,
@@ -51,7 +56,7 @@ function prepared(needs: Needs, motor: Motor): Bench | undefined {
       resistance: 0,
       reactance: supply.impedance ?? 0,
       generator: supply.generator,
-      cable: cableOf(needs, motor, current),
+      cable: cableOf(needs, sized, current),
     },
     inertia: inertiaOf(needs, motor),
     load: {
@@ -62,6 +67,7 @@ function prepared(needs: Needs, motor: Motor): Bench | undefined {
       breakaway: load.torque * load.breakaway,
     },
     stallTime: start.stallTime,
+    cable: sized,
     ratedCurrent: current,
     ratedTorque: ratedTorqueOf(machine.circuit),
     permitted: start.permitted.value,
@@ -70,10 +76,9 @@ function prepared(needs: Needs, motor: Motor): Bench | undefined {
 }
 
 /** The cable as Guard sizes it; where no table reaches, by a usual density of current. */
-function cableOf({ place, start }: Needs, motor: Motor, current: number): StartCase['feed']['cable'] {
+function cableOf({ place }: Needs, sized: CableImpedance | undefined, current: number): StartCase['feed']['cable'] {
   const length = place.cable;
   if (length === undefined) return { resistance: 0, reactance: 0 };
-  const sized = start.cableOf(motor);
   if (sized) return { resistance: sized.resistance, reactance: sized.reactance };
   const I_n = q(current, 'A');
   return {

@@ -1,8 +1,8 @@
 import type { Motor } from '../catalogue';
 import type { Method } from '../contract';
-import { percent, type Needs } from '../needs';
+import { isStallGiven, percent, type CableImpedance, type Needs } from '../needs';
 import type { Run, StartCase } from '../physics';
-import { keeps, unlimitedStart } from '../practice';
+import { anyStall, keeps, unlimitedStart, weakestNetwork } from '../practice';
 import { writeQuantity } from '../quantity';
 
 /** Something against a method, with the id of the finding it makes where the method is the subject's. */
@@ -18,9 +18,13 @@ export interface Problem {
     | 'start.jolts'
     | 'start.little-margin'
     | 'start.source-unknown'
-    | 'start.too-often';
-  /** A note is tight: it only just misses a house rule, and passes. */
-  readonly level: 'fail' | 'caution' | 'note';
+    | 'start.too-often'
+    | 'cable.drop'
+    | 'start.upstream-unknown'
+    | 'start.stall-unknown'
+    | 'start.heavy';
+  /** A condition passes if an input that nobody gave keeps a limit; a note is tight, and passes. */
+  readonly level: 'fail' | 'caution' | 'condition' | 'note';
   readonly text: string;
 }
 
@@ -57,8 +61,9 @@ export function missingLeads({ name, deltaVoltage }: Motor): Problem {
  */
 export function problemsOf(
   needs: Needs,
-  bench: StartCase,
+  bench: StartCase & { readonly cable?: CableImpedance | undefined },
   method: Method,
+  motor: Pick<Motor, 'power' | 'poles'>,
   run: Run,
   directPeak: number | undefined,
   starts: number | undefined,
@@ -135,6 +140,27 @@ export function problemsOf(
       'caution',
       `Heats the motor to ${percent(heat)} of what it bears from hot: no second start soon.`,
     );
+  if (!isStallGiven(needs, motor.power) && run.outcome === 'running' && heat <= line.hot) {
+    const asked = heat * needs.start.stallTime;
+    if (asked > anyStall)
+      add(
+        'start.stall-unknown',
+        'condition',
+        `Holds if it bears standing still for ${writeQuantity(asked, 's')} from hot.`,
+      );
+  }
+  // Less voltage heats the rotor as much; a drive does not.
+  if (method !== 'drive' && needs.start.loadInertia !== undefined && !needs.start.stallTyped) {
+    const limit = needs.practice.inertiaLimit(motor.power, motor.poles).value;
+    if (needs.start.loadInertia > limit * 1.0001)
+      add(
+        'start.heavy',
+        'caution',
+        `Its ${writeQuantity(needs.start.loadInertia, 'kg.m2')} of load are more than the ` +
+          `${writeQuantity(limit, 'kg.m2')} that the standard lets this rating start: ask its maker, ` +
+          'or give the stall time it states.',
+      );
+  }
   if (needs.supply.impedance === undefined) {
     if (method !== 'drive' && bench.ratedTorque * bench.load.speed * (Math.PI / 30) > unlimitedStart)
       add('start.source-unknown', 'caution', 'The source is not described: the dip cannot be judged.');
@@ -147,7 +173,21 @@ export function problemsOf(
         `Dips the bus by ${percent(run.dip, 1)}; ${percent(needs.rules.maxDip)} ` +
           `is the house rule${kept === 'tight' ? ': tight' : ''}.`,
       );
+    const level = needs.supply.upstreamKnown ? 0 : leastNetwork(needs, run);
+    if (kept === 'well' && level > weakestNetwork)
+      add(
+        'start.upstream-unknown',
+        'condition',
+        `Holds from ${writeQuantity(roundedUp(level), 'VA')} of fault level behind the bank, which nobody gave.`,
+      );
   }
+  const { drop, maxDrop, name } = bench.cable ?? {};
+  if (drop !== undefined && maxDrop !== undefined && drop > maxDrop * 1.0001)
+    add(
+      'cable.drop',
+      'caution',
+      `${percent(drop, 1)} of the voltage is lost on ${name ?? 'the cable'}, ${percent(maxDrop, 1)} is wished.`,
+    );
   const { startLimit } = needs.supply;
   if (startLimit !== undefined && run.peakLine > startLimit)
     add(
@@ -175,8 +215,20 @@ export function problemsOf(
     );
   if (needs.speed.variable && method !== 'drive')
     add('start.no-speed-control', 'fail', 'Does not control speed, which this machine has use for.');
-  const order = { fail: 0, caution: 1, note: 2 };
+  const order = { fail: 0, caution: 1, condition: 2, note: 3 };
   return list.toSorted((a, b) => order[a.level] - order[b.level]);
+}
+
+/** Least fault level in VA behind the bank with which the dip stays within the house rule; Infinity where none does. */
+function leastNetwork({ supply, rules }: Needs, run: Run): number {
+  const left = rules.maxDip - run.dip;
+  return left <= 0 ? Infinity : (Math.sqrt(3) * (supply.voltage ?? 0) * run.peakLine) / left;
+}
+
+/** To two figures, upwards. */
+export function roundedUp(value: number): number {
+  const step = 10 ** Math.floor(Math.log10(Math.max(value, 1)) - 1);
+  return Math.ceil(value / step - 1e-9) * step;
 }
 
 /** How a method's reduced stage is spoken of. */

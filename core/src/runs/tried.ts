@@ -29,7 +29,7 @@ const tries = new WeakMap<Bench, Map<string, Tried>>();
  * least. The judge and Start read the same. Found once; writes nothing.
  */
 export function triedOf(needs: Needs, motor: Motor, method: Method, traced = false): Tried | undefined {
-  const bench = benchFor(needs, motor);
+  const bench = benchFor(needs, motor, method);
   if (!bench) return undefined;
   const known = tries.get(bench) ?? new Map<string, Tried>();
   tries.set(bench, known);
@@ -88,7 +88,7 @@ function tryWith(needs: Needs, motor: Motor, bench: Bench, method: Method, usual
   const changes = method === 'star-delta' || method === 'autotransformer' || method === 'primary-reactor';
   const directPeak = changes && run ? triedOf(needs, motor, 'direct')?.run?.peakLine : undefined;
   const starts = run?.outcome === 'running' ? startsOf(needs, motor, bench, method, run) : undefined;
-  const problems = run ? problemsOf(needs, bench, method, run, directPeak, starts) : [missingLeads(motor)];
+  const problems = run ? problemsOf(needs, bench, method, motor, run, directPeak, starts) : [missingLeads(motor)];
   const worst = problems.some((p) => p.level === 'fail')
     ? 'fail'
     : problems.some((p) => p.level === 'caution')

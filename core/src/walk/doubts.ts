@@ -2,12 +2,12 @@ import type { Case } from '../case';
 import type { Walk } from '../needs';
 
 /**
- * A doubt the engineer let stand with a reason becomes a note that carries it. Where one of the values it rests on has
- * changed since, the doubt is back.
+ * A doubt or a caution that the engineer let stand with a reason becomes a note that carries it; of stops only doubts
+ * about what was read. Where one of the values it rests on has changed since, it is back.
  */
 export function acceptDoubts({ input, w }: Walk): void {
   for (const [i, finding] of w.findings.entries()) {
-    if (!finding.doubt) continue;
+    if (!finding.doubt && finding.level !== 'caution') continue;
     const accepted = input.accepted?.find(
       (a) =>
         a.finding === finding.id &&

@@ -1,8 +1,9 @@
-import { demoCombinations, genericMotors, motorById, withParts, type Motor } from '../catalogue';
+import { demoCombinations, genericMotors, inFrame56, motorById, withParts, type Motor } from '../catalogue';
 import {
   bestFifty,
   type Candidate,
   type Case,
+  type StationState,
   type Choice,
   type Curves,
   type MethodVerdict,
@@ -67,8 +68,10 @@ import {
 } from '../stations';
 import { closedBeside, onShelf } from './beside';
 import { compareWays } from './compare';
+import { openOf } from './open';
 import { optionsOf } from './options';
 import { proposeTrain } from './train';
+import { statesOf } from './state';
 import { summaries } from './summaries';
 
 export const coreVersion = '0.1.0';
@@ -112,7 +115,12 @@ export function solveWith(
   const speed = askSpeed(walk);
   const supply = readSupply(walk);
   const { history, lessons } = learnFromFailure(walk, plate, load, place, speed);
-  const blocked = w.findings.find((f) => f.level === 'stop' && isFindingId(f.id) && endingFindings.has(f.id));
+  // What is doubted stops only what is sized from it: the plate, where it stands for the load or its motor stays.
+  acceptDoubts(walk);
+  const plateCounts = load?.basis === 'plate' || input.motor?.existing === true;
+  const blocked = w.findings.some(
+    (f) => f.level === 'stop' && isFindingId(f.id) && endingFindings.has(f.id) && (!f.doubt || plateCounts),
+  );
   const waived = waivedIn(walk);
   tellMachine(walk);
 
@@ -141,6 +149,7 @@ export function solveWith(
       oldFrame: plate.frame,
       old: plate,
       lessons,
+      stays: input.motor?.existing === true,
       waived,
       energyPrice: weekPrice(input.money) ?? rankingPrice,
       currency: input.money?.currency ?? '',
@@ -162,6 +171,12 @@ export function solveWith(
   }
   askUnusual(walk);
   acceptDoubts(walk);
+  const first = found.choice ? found.candidates[0] : undefined;
+  const drive = found.subject?.method === 'drive';
+  const plateLoad = load?.basis === 'plate';
+  const open = openOf(walk, { first, drive, plateLoad });
+  const standing = { choice: found.choice, subject: found.subject, first, plateLoad, open };
+  const states = statesOf(walk, standing);
 
   const result: Result = {
     format: 'pilgrim.result/1',
@@ -177,9 +192,10 @@ export function solveWith(
     counts: found.counts,
     candidates: found.candidates,
     methods: found.methods,
-    choice: found.choice,
+    choice: found.choice && { ...found.choice, outcome: outcomeBy(states.choice.state, found.choice.outcome) },
     subject: found.subject && { kind: found.subject.kind, name: found.subject.name, method: found.subject.method },
-    stations: summaries(walk, found),
+    stations: summaries(walk, found.choice, found.subject?.method ?? null, states),
+    open,
     rules: rulesUsed(walk),
     curves: found.curves,
     start: found.start,
@@ -189,6 +205,10 @@ export function solveWith(
   };
   return { result, screening: found.screening, starting: found.starting, driven: found.driven };
 }
+
+/** A choice whose station is cautioned does not pass; one that holds on conditions does, and lists them. */
+const outcomeBy = (state: StationState, outcome: Choice['outcome']): Choice['outcome'] =>
+  outcome === 'pass' && state !== 'enough' && state !== 'condition' ? 'caution' : outcome;
 
 /** What the ranking takes because nobody gave it, in words. */
 function assumedFor({ input }: Walk, hours: boolean): string[] {
@@ -275,6 +295,7 @@ function chooseAndTell(
   const offered = motorsFor(practice.id, shelf, {
     frequency: needs.supply.frequency,
     letters: needs.waived.has('interchange') ? [] : (plate.special ?? []).map((p) => p.letter),
+    small: practice.frameSystem === 'nema' && /^\D{0,2}56/.test(plate.frame?.trim() ?? ''),
   });
   const motors = pinned ? pin(pinned) : offered;
   const methods: readonly Method[] = input.method ? [input.method] : comparedMethods;
@@ -411,6 +432,8 @@ interface Offered {
   readonly frequency: number;
   /** Faces and shafts that are asked, by the letters of frames: the catalogue's motors are ordered with them. */
   readonly letters: readonly string[];
+  /** The old one stood on frame 56: small ratings are made on it too. */
+  readonly small?: boolean;
 }
 
 /**
@@ -420,10 +443,10 @@ interface Offered {
 export function motorsFor(
   practice: string,
   shelf: readonly Motor[],
-  { frequency, letters }: Offered,
+  { frequency, letters, small = false }: Offered,
 ): readonly Motor[] {
   const hertz = Math.abs(frequency - 50) < Math.abs(frequency - 60) ? 50 : 60;
-  const of = [practice, hertz, ...letters].join(' ');
+  const of = [practice, hertz, small, ...letters].join(' ');
   const ofPractice = lists.get(of) ?? new WeakMap<readonly Motor[], readonly Motor[]>();
   lists.set(of, ofPractice);
   const key = shelf.length === 0 ? noShelf : shelf;
@@ -432,7 +455,7 @@ export function motorsFor(
     ...key.filter((m) => (m.stock?.quantity ?? 0) > 0),
     ...genericMotors()
       .filter((m) => m.practice === practice && m.frequency === hertz)
-      .map((m) => withParts(m, letters) ?? m),
+      .map((m) => (small ? inFrame56(m, letters) : undefined) ?? withParts(m, letters) ?? m),
     ...key.filter((m) => (m.stock?.quantity ?? 0) === 0),
   ];
   ofPractice.set(key, known);

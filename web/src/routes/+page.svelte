@@ -94,6 +94,7 @@
     { value: 'stop', name: 'stopped' },
     { value: 'caution', name: 'with cautions' },
     { value: 'empty', name: 'nothing chosen' },
+    { value: 'condition', name: 'hold if' },
     { value: 'enough', name: 'solved' },
     { value: 'draft', name: 'draft on this machine' },
   ];

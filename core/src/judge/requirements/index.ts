@@ -1,4 +1,5 @@
 import { bearings } from './bearings';
+import { cable } from './cable';
 import { construction } from './construction';
 import { efficiencyFloor } from './efficiencyFloor';
 import { enclosure } from './enclosure';
@@ -6,6 +7,7 @@ import { frame } from './frame';
 import { frequency } from './frequency';
 import { insulation } from './insulation';
 import { interchange } from './interchange';
+import { keeps, vertical } from './keeps';
 import { leads } from './leads';
 import { loading } from './loading';
 import { lessons } from './lessons';
@@ -15,6 +17,7 @@ import { power } from './power';
 import { runUp } from './runUp';
 import { serviceFactor } from './serviceFactor';
 import { shaft } from './shaft';
+import { source } from './source';
 import { spare } from './spare';
 import { speed } from './speed';
 import { speedControl } from './speedControl';
@@ -37,18 +40,22 @@ export const asked = [
   construction,
   frame,
   interchange,
+  ...keeps,
+  vertical,
   shaft,
   spare,
   bearings,
   efficiencyFloor,
   noise,
   speedControl,
+  source,
   supply,
   startingTorque,
   runUp,
   startTime,
   startHeat,
   startsAnHour,
+  cable,
   leads,
   turndown,
   winding,
@@ -56,6 +63,12 @@ export const asked = [
   serviceFactor,
   ...lessons,
 ] as const;
+
+/** Fields of the case that decide a requirement; the method where it names none. */
+export const requirementFields = (id: string): readonly string[] => {
+  const fields = asked.find((r) => r.id === id)?.fields ?? [];
+  return fields.length > 0 ? fields : ['method'];
+};
 
 export type RequirementId = (typeof asked)[number]['id'];
 export const requirements: readonly RequirementId[] = asked.map((r) => r.id);

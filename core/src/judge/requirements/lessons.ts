@@ -19,7 +19,6 @@ const byMethod: ReadonlySet<LessonId> = new Set([
 const answeredBy: Readonly<Partial<Record<LessonId, RemedyKind>>> = {
   'history-bearing': 'roller-bearing',
   'history-shaft-current': 'insulated-bearing',
-  'history-pulses': 'filter',
   'history-phase-loss': 'phase-relay',
   'history-cooling': 'blower',
 };
@@ -27,7 +26,6 @@ const answeredBy: Readonly<Partial<Record<LessonId, RemedyKind>>> = {
 const boughtFor: Readonly<Partial<Record<LessonId, string>>> = {
   'history-bearing': 'a roller bearing at the drive end',
   'history-shaft-current': 'a shaft grounding ring and, above about 75 kW, an insulated bearing',
-  'history-pulses': 'a dV/dt filter at the drive',
   'history-phase-loss': 'an overload relay that sees the loss of a phase',
   'history-cooling': 'a blower of its own on the motor',
 };

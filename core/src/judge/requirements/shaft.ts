@@ -1,3 +1,5 @@
+import type { Motor } from '../../catalogue';
+import type { Practice } from '../../practice';
 import { writePart } from '../../quantity';
 import { code } from '../code';
 import { requirement } from '../requirement';
@@ -14,16 +16,19 @@ export const shaft = requirement({
   judge({ needs: { load }, build }, e) {
     const least = build.leastSheave[e.i] ?? NaN;
     e.margin = Number.isNaN(least) || load.sheave === undefined ? 0 : load.sheave / least - 1;
-    return build.shortShaft[e.i] ? code.fail : e.margin < rounding ? code.caution : code.pass;
+    if (build.shortShaft[e.i]) return code.fail;
+    // A least sheave that no table gives is never better than one that is known.
+    e.condition = Number.isNaN(least);
+    return e.condition || e.margin < rounding ? code.caution : code.pass;
   },
   sentence({ outcome, margin, motor, needs: { load, practice } }) {
     if (outcome === 'fail')
       return `Frame ${motor.frame} has a short shaft, for direct coupling only: a belt needs the long one.`;
-    if (outcome === 'pass' && load.sheave === undefined)
-      return 'A shaft for belts; give the sheave’s diameter to see whether it is large enough.';
+    if (outcome === 'pass' && isUnknown(motor, practice))
+      return 'No standard names its least sheave: hold the belt’s pull against the radial load its maker permits.';
     if (outcome === 'pass')
-      return motor.frame === null || practice.leastSheave(motor.frame) === undefined
-        ? 'No standard names its least sheave: hold the belt’s pull against the radial load its maker permits.'
+      return load.sheave === undefined
+        ? 'A shaft for belts; give the sheave’s diameter to see whether it is large enough.'
         : 'Shaft and sheave suit each other.';
     return (
       `A sheave of ${writePart(load.sheave ?? 0)} is below the standard’s ` +
@@ -31,5 +36,15 @@ export const shaft = requirement({
       `${motor.frame}: shaft and bearing take too much.`
     );
   },
+  holdsIf: ({ needs: { load } }) => ({
+    field: 'load.train.sheave',
+    limit: load.sheave === undefined ? 'its maker’s least' : writePart(load.sheave),
+    text:
+      `Holds if its maker permits the belt’s pull` +
+      `${load.sheave === undefined ? '' : ` on a sheave of ${writePart(load.sheave)}`}: no standard names it here.`,
+  }),
   cure: () => 'direct coupling instead of the belt',
 });
+
+const isUnknown = ({ frame }: Motor, practice: Practice): boolean =>
+  frame === null || practice.leastSheave(frame) === undefined;

@@ -24,12 +24,22 @@ export const startHeat = requirement({
   of: 'method',
   told: true,
   fields: ['load.inertia', 'start.stallTime'],
-  problems: ['start.too-hot'],
+  problems: ['start.too-hot', 'start.heavy', 'start.stall-unknown'],
   applies: ({ load }) => load.startKnown,
   judge: whenSimulated,
   marginOf: (_, __, { run }) => (run ? 1 - Math.max(run.statorHeat, run.rotorHeat) : 0),
   sentence: ({ tried, margin }) =>
-    problemText(tried, ['start.too-hot']) ?? `Takes ${percent(1 - margin)} of the heat it bears from hot.`,
+    problemText(tried, ['start.too-hot', 'start.heavy', 'start.stall-unknown']) ??
+    `Takes ${percent(1 - margin)} of the heat it bears from hot.`,
+  holdsIf({ tried, needs }) {
+    const heat = tried?.run ? Math.max(tried.run.statorHeat, tried.run.rotorHeat) : 0;
+    const limit = writeQuantity(heat * needs.start.stallTime, 's');
+    return {
+      field: 'start.stallTime',
+      limit,
+      text: `Holds if the motor bears standing still for ${limit} from hot: no standard names it here, ask its maker.`,
+    };
+  },
   cure: () => 'less inertia, or a start with more torque or less current',
 });
 

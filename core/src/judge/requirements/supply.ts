@@ -1,4 +1,5 @@
 import { percent } from '../../needs';
+import { roundedUp } from '../../runs';
 import { keeps, unlimitedStart, usualImpedance } from '../../practice';
 import { writeQuantity } from '../../quantity';
 import { code } from '../code';
@@ -20,7 +21,7 @@ export const supply = requirement({
   told: true,
   fields: ['supply.source'],
   figures: ['start.sourceImpedance'],
-  problems: ['start.supply-weak', 'start.source-unknown'],
+  problems: ['start.supply-weak', 'start.source-unknown', 'start.upstream-unknown'],
   applies: ({ load }) => load.startKnown,
   judge({ needs, c, simulates }, e) {
     if (needs.supply.impedance === undefined) {
@@ -51,6 +52,9 @@ export const supply = requirement({
     return 'The source is not described: the dip cannot be judged, and some suppliers limit starting from about 4 kW.';
   },
   holdsIf(v) {
+    const behind = v.tried?.problems.find((p) => p.id === 'start.upstream-unknown');
+    if (behind)
+      return { field: 'supply.upstream', limit: /from (.+?) of/.exec(behind.text)?.[1] ?? '', text: behind.text };
     const text = writeQuantity(sourceFor(v), 'VA');
     return {
       field: 'supply.source',
@@ -77,10 +81,4 @@ function sourceFor({ tried, motor, needs: { supply: source, rules } }: Looked): 
   const line = source.voltage ?? own;
   const current = tried?.run?.peakLine ?? (motor.lockedRotorCurrent * own) / line;
   return roundedUp(ratingFor({ line, current }, rules.maxDip));
-}
-
-/** To two figures, upwards. */
-function roundedUp(value: number): number {
-  const step = 10 ** Math.floor(Math.log10(Math.max(value, 1)) - 1);
-  return Math.ceil(value / step - 1e-9) * step;
 }

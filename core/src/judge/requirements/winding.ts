@@ -1,56 +1,71 @@
-import { crestFor, unfilteredLength } from '../../needs';
-import { modernSince, neverAssumed } from '../../practice';
-import { filterNames } from '../../contract';
+import { connectionFor, outputFor, type Output } from '../../needs';
+import { modernSince, neverAssumed, usualDriveCable, type RemedyKind } from '../../practice';
+import { filterNames, type OutputFilter } from '../../contract';
 import { writeQuantity } from '../../quantity';
 import { code } from '../code';
 import { passIf, remedied, requirement, type Looked } from '../requirement';
 
-/** Pulses of the drive against what the winding bears. */
+/** What is bought for each filter. */
+const bought: Readonly<Record<OutputFilter, RemedyKind>> = {
+  none: 'setting',
+  reactor: 'output-reactor',
+  'dv-dt': 'filter',
+  sine: 'sine-filter',
+};
+
+/** Pulses of the drive against what the winding bears, and the motor's cable against what drives bear. */
 export const winding = requirement({
   id: 'winding',
   of: 'method',
   told: true,
   fields: ['place.cable.length'],
-  judge({ needs, build, c }, e) {
+  judge({ needs, build, c, supply }, e) {
     if (!e.drive) return code.none;
-    const pulse = build.pulseRating[e.i] ?? 0;
-    const inverterDuty = build.inverterDuty[e.i] === 1;
-    e.margin = pulse / crestFor(needs, e.line, c.power[e.i] ?? 0) - 1;
+    const wound = entryWound;
+    wound.power = c.power[e.i] ?? 0;
+    wound.voltage = supply.voltage[e.i] ?? e.line;
+    wound.pulseRating = build.pulseRating[e.i] ?? 0;
+    wound.inverterDuty = build.inverterDuty[e.i] === 1;
+    const output = outputFor(needs, e.line, wound);
+    e.margin = wound.pulseRating / output.crest - 1;
     const { inverterDuty: rule } = needs.rules;
-    if (rule === 'plate') return passIf(inverterDuty);
+    if (rule === 'plate') return passIf(wound.inverterDuty);
     const made = build.made[e.i] ?? NaN;
     if (rule === 'modern' && made >= modernSince) return code.pass;
-    const { cable } = needs.place;
-    if (isFiltered(needs)) return e.margin >= 0 ? code.pass : remedied(e, 'sine-filter');
-    const metres = unfilteredLength(needs, e.line, pulse, inverterDuty);
-    if (metres === Infinity || (cable !== undefined && cable <= metres && e.line < neverAssumed)) return code.pass;
-    if ((cable === undefined || (rule === 'modern' && Number.isNaN(made))) && e.line < neverAssumed) {
+    if (output.by === 'case') return output.holds ? code.pass : remedied(e, 'sine-filter');
+    if (rule === 'modern' && Number.isNaN(made)) {
       e.condition = true;
       return code.caution;
     }
-    return remedied(e, e.line >= neverAssumed ? 'sine-filter' : 'filter');
+    if (output.by === 'asked') return output.holds ? remedied(e, bought[output.filter]) : code.caution;
+    if (output.conditional !== undefined) {
+      e.condition = true;
+      return code.caution;
+    }
+    return code.pass;
   },
   sentence(v) {
     const { outcome, margin, motor, needs } = v;
-    const pulse = motor.pulseRating / (1 + margin);
-    const facts =
-      `Pulses may reach ${writeQuantity(pulse, 'V')}, ` + `the winding bears ${writeQuantity(motor.pulseRating, 'V')}`;
     if (outcome === 'fail') return 'The house rule wants inverter duty on the plate.';
     if (needs.rules.inverterDuty === 'modern' && isModern(motor.made))
       return `Accepted by house rule: ${motor.made === undefined ? 'a new motor' : `made in ${motor.made}`}.`;
-    if (isFiltered(needs)) return `${facts} behind the ${filterNames[needs.drive?.filter ?? 'none']}.`;
-    const metres = lengthFor(v);
+    const output = outputOf(v);
+    const behind = output.filter === 'none' ? '' : ` behind the ${filterNames[output.filter]}`;
+    const facts =
+      `Pulses may reach ${writeQuantity(motor.pulseRating / (1 + margin), 'V')}${behind}, ` +
+      `the winding bears ${writeQuantity(motor.pulseRating, 'V')}`;
+    if (!output.holds) return `${facts}: take a winding made for drives.`;
+    if (output.by === 'case') return `${facts}.`;
+    if (output.by === 'asked')
+      return lineOf(v) >= neverAssumed
+        ? `${facts}: at this voltage only with a filter, or a winding made for drives.`
+        : `${facts}: bare the cable may be ${length(output)}${byDrive(output)}.`;
     const { cable } = needs.place;
-    if (metres === Infinity) return `${facts}: any cable length.`;
-    if (lineOf(v) >= neverAssumed) return `${facts}: at this voltage a sine filter, or an inverter-duty motor.`;
-    if (cable === undefined || cable > metres)
-      return `${facts}: keep the cable below ${metres} m, fit a dV/dt filter, or take an inverter-duty motor.`;
-    return `${facts}, but the cable is no longer than ${metres} m.`;
+    return cable === undefined
+      ? `${facts} on ${length(output)} of cable or less.`
+      : `${facts}; its ${writeQuantity(cable, 'm')} of cable are within ${length(output)}.`;
   },
-  remedied: ({ needs }) =>
-    (needs.supply.voltage ?? 0) >= neverAssumed || isFiltered(needs)
-      ? 'a sine filter at the drive'
-      : 'a dV/dt ' + 'filter at the drive',
+  remedied: (v) => `a ${filterNames[outputOf(v).by === 'case' ? 'sine' : outputOf(v).filter]} at the drive`,
   holdsIf(v) {
     if (v.needs.rules.inverterDuty === 'modern' && v.motor.made === null)
       return {
@@ -58,11 +73,24 @@ export const winding = requirement({
         limit: `${modernSince}`,
         text: `Holds where the motor was made in ${modernSince} or later: confirm its year, or fit a dV/dt filter.`,
       };
-    const metres = lengthFor(v);
+    const output = outputOf(v);
+    if (output.conditional === 'edge')
+      return {
+        field: 'drive.riseTime',
+        limit: writeQuantity(output.edge, 's'),
+        text:
+          `Holds if the drive’s edges rise in ${writeQuantity(output.edge, 's')} or slower here: ask its maker, ` +
+          `or fit a filter (${length(output)} bare by common practice).`,
+      };
+    const bare = usualDriveCable(v.motor.power).bare;
     return {
       field: 'place.cable.length',
-      limit: `${metres} m`,
-      text: `Holds with a motor cable of ${metres} m or less; a dV/dt filter beyond.`,
+      limit: length(output),
+      text:
+        output.limitedBy === 'winding'
+          ? `Holds with a motor cable of ${length(output)} or less; a dV/dt filter beyond.`
+          : `Holds with ${length(output)} of screened cable or less (${bare} m unscreened), as drives of its size ` +
+            `usually bear; ask its maker, or a filter beyond.`,
     };
   },
   cure: ({ needs }) =>
@@ -71,11 +99,16 @@ export const winding = requirement({
       : 'a sine filter, or a lower voltage',
 });
 
-const isFiltered = ({ drive }: Looked['needs']): boolean => drive?.filter !== undefined && drive.filter !== 'none';
+const byDrive = ({ limitedBy }: Output): string => (limitedBy === 'drive' ? ', by what drives bear' : '');
+
+/** One object for the innermost loop. */
+const entryWound = { power: 0, voltage: 0, pulseRating: 0, inverterDuty: false };
+
+const length = ({ metres }: Output): string => `${Number(metres.toPrecision(3))} m`;
 
 const isModern = (made: number | null | undefined): boolean => made === undefined || (made ?? 0) >= modernSince;
 
 const lineOf = ({ needs, motor }: Looked): number => needs.supply.voltage ?? motor.connections.at(-1)?.voltage ?? 0;
 
-const lengthFor = (v: Looked): number =>
-  unfilteredLength(v.needs, lineOf(v), v.motor.pulseRating, v.motor.inverterDuty);
+const outputOf = (v: Looked): Output =>
+  outputFor(v.needs, lineOf(v), { ...v.motor, voltage: connectionFor(v.motor, v.needs.supply.voltage).voltage });

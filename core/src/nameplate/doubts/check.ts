@@ -10,7 +10,12 @@ export interface Doubt {
   /** Fields of the plate it rests on, without the leading "plate.". */
   readonly fields: readonly string[];
   readonly source: Source;
+  /** How many times one figure is what the others ask for, where that is known; at least 1. */
+  readonly factor?: number;
 }
+
+/** Off by this much, nothing is sized from it until somebody read it again. */
+export const wildlyOff = 3;
 
 export type Check = (r: Readings, practice: Practice) => Doubt | undefined;
 export const usualBand = commonPractice('Usual band of plates of this rating, wide enough for old and small motors');

@@ -16,7 +16,8 @@ export const powerBalance: Check = (r, practice) => {
     const product = r.power / apparent;
     const at = `${writeQuantity(voltage, 'V')}, ${amps(current)}`;
     const fields = ['power', 'voltage', 'current'];
-    const doubt = (text: string, more: readonly string[] = []): Doubt => ({
+    const doubt = (text: string, more: readonly string[] = [], off = 1): Doubt => ({
+      factor: Math.max(off, 1 / off),
       id: 'plate.current-inconsistent',
       text: `${at} and ${rating(r.power ?? 0, practice)}: ${text}`,
       fields: [...fields, ...more],
@@ -30,6 +31,7 @@ export const powerBalance: Check = (r, practice) => {
           `with η ${r.efficiency} and cosφ ${r.powerFactor} they carry ${rating(shaft, practice)}, ` +
             `${percent(Math.abs(off))} ${off > 0 ? 'more' : 'less'} than stamped.`,
           ['efficiency', 'powerFactor'],
+          shaft / r.power,
         );
     } else if (r.efficiency !== undefined) {
       const pf = product / r.efficiency;
@@ -39,6 +41,7 @@ export const powerBalance: Check = (r, practice) => {
           `with η ${r.efficiency} the power factor would be ${pf.toFixed(2)}; ${least.toFixed(2)} ` +
             `to ${most.toFixed(2)} is usual${pf >= 1 ? ', above 1 cannot be' : ''}.`,
           ['efficiency'],
+          pf / ((least + most) / 2),
         );
     } else if (r.powerFactor !== undefined) {
       const eta = product / r.powerFactor;
@@ -48,6 +51,7 @@ export const powerBalance: Check = (r, practice) => {
           `with cosφ ${r.powerFactor} the efficiency would be ${percent(eta)}; ${percent(least)} to ` +
             `${percent(most)} is usual${eta >= 1 ? ', 100 % or more cannot be' : ''}.`,
           ['powerFactor'],
+          eta / ((least + most) / 2),
         );
     }
   }
@@ -73,6 +77,7 @@ export const unusualCurrent: Check = (r, practice) => {
     if (share <= most + slack && share >= 0.7 - slack) continue;
     return {
       id: 'plate.current-unusual',
+      factor: Math.max(share, 1 / share),
       text:
         `${amps(current)} at ${writeQuantity(voltage, 'V')} is ${percent(share)} of ` +
         `${table ? 'the table current' : 'the usual current'} of ${rating(r.power, practice)}, ${amps(expected)}.`,

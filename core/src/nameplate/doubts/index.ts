@@ -68,4 +68,4 @@ const ofBlock: readonly Check[] = [
   speedAndPoles,
 ];
 
-export { usualPowerFactor, type Doubt } from './check';
+export { usualPowerFactor, wildlyOff, type Doubt } from './check';

@@ -19,6 +19,19 @@ export const sourceImpedance = law({
   of: ({ U, S, x }) => (x * U * U) / S,
 });
 
+/** A bank and the network behind it, as one impedance at the bank's low side. */
+export const sourceImpedanceBehind = law({
+  name: 'Source impedance with the network behind the bank',
+  symbol: 'Z_s',
+  unit: 'ohm',
+  takes: { U: 'V', S: 'VA', x: '1', S_k: 'VA' },
+  formula: 'U^2 * (x / S + 1 / S_k)',
+  source: definition('Per-unit system'),
+  range: { U: notNegative, S: positive, x: [0, 1], S_k: positive },
+  example: { of: { U: 480, S: 500000, x: 0.05, S_k: 50e6 }, gives: 0.027648, from: 'by hand' },
+  of: ({ U, S, x, S_k }) => U * U * (x / S + 1 / S_k),
+});
+
 export const sourceImpedanceFromFault = law({
   name: 'Source impedance from fault current',
   symbol: 'Z_s',

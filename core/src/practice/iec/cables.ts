@@ -12,6 +12,7 @@ const breakers = [
 
 /** Cables and devices by IEC 60364 and IEC 60947. */
 export const cables = {
+  hotterCable: { field: 'insulation', value: 'xlpe' },
   cable(asked: CableAsked): Laid | NotLaid {
     const { taken, or } = takingUsual();
     const material = or(asked.material, 'material', 'copper');

@@ -244,6 +244,7 @@ export const motors = {
 
   leastSheave: () => undefined,
 
+  stallTimeTo: 0,
   stallTime: {
     value: 10,
     source: commonPractice('A hot cage motor bears its locked-rotor current for 10 to 20 s; the lower end taken'),

@@ -38,6 +38,7 @@ function terminalsOf(asked: CableAsked, rating: number): { readonly column: Colu
 const slashVoltages = [240, 480, 600];
 
 export const cables = {
+  hotterCable: { field: 'rating', value: 90 },
   cable(asked: CableAsked): Laid | NotLaid {
     const { taken, or } = takingUsual();
     const material = or(asked.material, 'material', 'copper');

@@ -245,6 +245,7 @@ export const motors = {
     return inches === undefined ? undefined : { value: inches * 0.0254, source: t.leastSheaveSource };
   },
 
+  stallTimeTo: 500 * horsepower,
   stallTime: { value: 12, source: stallSource },
 
   inertiaLimit(power, poles) {

@@ -29,8 +29,35 @@ export const usualCopper = {
 /** At and above this line voltage a winding is never assumed to bear a drive's pulses, V (common practice). */
 export const neverAssumed = 550;
 
+const driveCables = [
+  [5_500, 50, 100],
+  [37_000, 100, 150],
+  [Infinity, 150, 300],
+] as const;
+
+/** m of motor cable that drives for so many W usually bear, screened and bare (common practice; ask its maker). */
+export function usualDriveCable(power: number): { readonly screened: number; readonly bare: number } {
+  const [, screened, bare] = driveCables.find(([to]) => power <= to) ?? driveCables[2];
+  return { screened, bare };
+}
+
 /** What running motors add to a fault, as a multiple of their current. */
 export const runningMotorsAdd = {
   value: 4,
   source: commonPractice('Motors feed a fault with 4 to 6 times their current for its first cycles; 4 taken'),
 };
+
+/** Share of a source's rating beyond which one position leaves little for the others (common practice). */
+export const fullSource = 0.8;
+/** Sets are rated at this power factor (ISO 8528-1, from memory). */
+export const setPowerFactor = 0.8;
+/** What a set loses for each metre above 1000 m (common practice; its maker says). */
+export const setHeight = 0.0001;
+/** True power factor of a six-pulse drive with a choke at its input, harmonics counted (common practice). */
+export const drivenPowerFactor = 0.9;
+/** Fault level that any public network has behind a bank, VA (common practice; a weak rural line some 20 to 50 MVA). */
+export const weakestNetwork = 20e6;
+/** Fault level that a usual medium-voltage network has, VA (common practice: 100 to 500 MVA). */
+export const usualNetwork = 100e6;
+/** Stall time from hot that any cage motor bears, s (common practice: 5 to 6). */
+export const anyStall = 5;

@@ -3,6 +3,7 @@ import { commonPractice } from '../../contract';
 /** What is bought or set to answer a caution. */
 export const remedyKinds = [
   'adapter',
+  'output-reactor',
   'filter',
   'sine-filter',
   'roller-bearing',
@@ -10,6 +11,11 @@ export const remedyKinds = [
   'blower',
   'sheave',
   'phase-relay',
+  'brake',
+  'encoder',
+  'sensors',
+  'heater',
+  'vertical',
   'setting',
 ] as const;
 export type RemedyKind = (typeof remedyKinds)[number];
@@ -20,6 +26,7 @@ export type RemedyKind = (typeof remedyKinds)[number];
  */
 const prices: Readonly<Record<RemedyKind, readonly [base: number, each: number]>> = {
   adapter: [40, 5],
+  'output-reactor': [72, 8.4],
   filter: [120, 14],
   'sine-filter': [220, 40],
   'roller-bearing': [30, 2],
@@ -27,6 +34,11 @@ const prices: Readonly<Record<RemedyKind, readonly [base: number, each: number]>
   blower: [260, 9],
   sheave: [40, 4],
   'phase-relay': [60, 0],
+  brake: [140, 12],
+  encoder: [180, 1],
+  sensors: [35, 1],
+  heater: [45, 1],
+  vertical: [200, 22],
   setting: [0, 0],
 };
 

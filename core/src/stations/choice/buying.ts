@@ -1,5 +1,6 @@
 import { stockText, type Motor } from '../../catalogue';
 import type { BuyingLine, Candidate } from '../../case';
+import { filterNames } from '../../contract';
 import { connectionFor, driveHousing, leftOf, percent, type Needs, type Walk } from '../../needs';
 import { houseReactor } from '../../practice';
 import { writeQuantity } from '../../quantity';
@@ -131,6 +132,7 @@ function withDrive({ rules, drive }: Needs): string[] {
     rules.inputReactor === 'every drive' &&
       drive?.choke === undefined &&
       `an input reactor of ${percent(houseReactor)}, by house rule`,
+    drive?.filter !== undefined && drive.filter !== 'none' && `a ${filterNames[drive.filter]} at the drive, as said`,
     rules.surgeArrester === 'every panel' && 'a surge arrester in its panel, by house rule',
   ].filter((x) => typeof x === 'string');
 }

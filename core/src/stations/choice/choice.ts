@@ -167,7 +167,7 @@ export function tellReserve(walk: Walk, needs: Needs, motor: Motor, method: Meth
     theta_lim: prescribed(q(classLimit[motor.insulation], 'degC'), insulationSource),
     theta_w: 'choice.windingTemperature',
   });
-  askFor(walk);
+  askFor(walk, needs);
   openMotor(walk, needs, motor);
   uncertain(walk, needs, motor.power * left.share);
   sound(walk, motor, source);
@@ -183,11 +183,16 @@ function heatOfFeed({ fed }: Needs, method: Method, x: number, curve: LossCurve)
 }
 
 /** What such a machine's motor is asked for beside its rating. */
-function askFor({ input, w }: Walk): void {
+function askFor({ input, w }: Walk, needs: Needs): void {
   const machine = input.load?.machine;
   const { ask } = factsOf(machine);
   if (machine === undefined || ask === undefined) return;
-  w.finding('choice.ask-for', 'note', ask, { fields: ['load.machine'], source: askSource });
+  // What must hang or stand in the water is no detail of an order, until somebody says how it is built.
+  const built = machine !== 'deep-well-pump' || needs.stays || needs.place.conditions.mounting.startsWith('shaft-');
+  w.finding('choice.ask-for', built ? 'note' : 'caution', ask, {
+    fields: built ? ['load.machine'] : ['place.mounting', 'load.machine'],
+    source: askSource,
+  });
 }
 
 /** An open motor is never chosen in silence: what it rests on, and what would be safe. */
@@ -227,17 +232,33 @@ function sound({ practice, w }: Walk, motor: Motor, source: Source): void {
   );
 }
 
+/** A load known no better than this is rough: a tight margin over it is none (common practice). */
+const roughly = 0.1;
+
+/** What is left of the rating, and what load and margin ask. */
+const powerAsked = ({ load }: Needs, left: number): { readonly rated: number; readonly asked: number } => ({
+  rated: left,
+  asked: load.power * load.thermal * load.margin,
+});
+
 /** Whether the choice would still carry the load at the top of its uncertainty. */
 function uncertain({ w }: Walk, needs: Needs, left: number): void {
   const loading = w.value('choice.loading');
   if (loading === undefined) return;
   const high = left * loading * (1 + needs.load.uncertainty) * needs.load.thermal;
-  if (needs.load.uncertainty === 0 || high <= left) return;
+  const { rated, asked } = powerAsked(needs, left);
+  // What only just misses the margin is no margin for a load that is known so roughly.
+  const rough = needs.load.basis === 'load' && rated < asked * 0.9995 && needs.load.uncertainty >= roughly;
+  if (needs.load.uncertainty === 0 || (high <= left && !rough)) return;
   w.finding(
     'choice.uncertain-load',
     'caution',
-    `The load is known to ± ${percent(needs.load.uncertainty)}: at the top of that this motor would be ` +
-      `loaded to ${percent(high / left)}. Measure the load better, or take the next size.`,
+    `The load is known to ± ${percent(needs.load.uncertainty)}: ` +
+      (high > left
+        ? `at the top of that this motor would be loaded to ${percent(high / left)}. `
+        : `this motor just misses the margin that is asked (${writeQuantity(rated, 'W', needs.practice.words.units)} ` +
+          `left, ${writeQuantity(asked, 'W', needs.practice.words.units)} asked). `) +
+      `Measure the load better, or take the next size.`,
     { fields: ['load.demand.uncertainty'], figures: ['load.powerHigh', 'choice.loading'] },
   );
 }

@@ -69,7 +69,7 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
   const present = needs.speed.flow.present;
   const way = method === 'drive' ? bySpeed : present;
   const poles = subject.motor?.poles ?? plate.poles ?? 4;
-  const cable = subject.motor && needs.start.cableOf(subject.motor);
+  const cable = subject.motor && needs.start.cableOf(subject.motor, method ?? 'direct');
   const wired = (current: number | undefined, poles: number): Wire | undefined =>
     current === undefined
       ? undefined

@@ -95,7 +95,11 @@ export function tellDrive(
 
   const blown = remedies.some((r) => r.kind === 'blower');
   const envelope = tellEnvelope(walk, needs, subject, blown);
-  const { pulses, remedies: compared } = tellPulses(
+  const {
+    pulses,
+    remedies: compared,
+    output,
+  } = tellPulses(
     walk,
     needs,
     subject,
@@ -129,7 +133,7 @@ export function tellDrive(
       {},
     );
   }
-  const settings = [...programOf(walk, needs, subject, stopping)];
+  const settings = [...programOf(walk, needs, subject, stopping, output)];
   return {
     machine: stopping?.machine ?? null,
     curves: {

@@ -127,7 +127,7 @@ function tellEarthing({ input, w }: Walk): void {
   const altitude = input.place?.altitude;
   if (altitude && altitude.value > 2000)
     w.finding(
-      'drive.earthing',
+      'drive.high',
       'caution',
       `At ${altitude.text}, above 2000 m, air insulates less: a lower overvoltage category, an earthed star or an ` +
         'isolating transformer; ask its maker.',
@@ -186,18 +186,9 @@ function tellAround(walk: Walk, needs: Needs, subject: Subject, power: number): 
         'Its two channels and its test belong to the safety of the machine: whoever answers for that decides.',
       { fields: ['drive.safeTorqueOff'] },
     );
-  if (input.guard?.capacitor === 'motor')
-    w.finding(
-      'drive.input',
-      'caution',
-      'A capacitor at the motor destroys the drive, or is destroyed by it: take it out.',
-      {
-        fields: ['guard.capacitor'],
-      },
-    );
   if (input.supply?.source?.kind === 'generator')
     w.finding(
-      'drive.input',
+      'drive.on-generator',
       'note',
       'On a generator a passive filter leads at light load and upsets its regulator: one that switches off, a ' +
         'choke, or an active front end. Nothing may be fed back into it.',
@@ -234,7 +225,7 @@ function tellCharging({ input, w }: Walk, needs: Needs): void {
   const share = (motorsOn(needs) * charging) / rated;
   if (share > muchCharging)
     w.finding(
-      'drive.input',
+      'drive.charging',
       'caution',
       `Charging ${cable.text} of screened cable takes about ${writeQuantity(q(charging, 'A'), 'A')}, ` +
         `${percent(share)} of the drive’s rating: it may trip with the motor idle. A lower carrier, a larger drive, ` +

@@ -1,6 +1,6 @@
 import type { DriveSetting, StartSetting } from '../../case';
 import { brakingKinds, brakingNames, commonPractice, filterNames } from '../../contract';
-import { numberOf, type Needs, type Subject, type Walk } from '../../needs';
+import { numberOf, type Needs, type Output, type Subject, type Walk } from '../../needs';
 import { driveSettings, isVariableTorque, type DriveSettingId } from '../../physics';
 import { lossBraking, usualCarrier } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
@@ -63,10 +63,11 @@ export function programOf(
   needs: Needs,
   subject: Subject,
   stopping: Stopping | undefined,
+  output: Output | undefined,
 ): readonly DriveSetting[] {
   const rows = [
     ...ofMotor(walk, subject),
-    ...ofLimits(walk, needs, subject),
+    ...ofLimits(walk, needs, subject, output),
     ...ofStopping(walk, stopping),
     ...ofSpeed(walk, needs, subject),
     ...ofBehaviour(walk, needs),
@@ -110,7 +111,12 @@ function ofMotor(walk: Walk, subject: Subject): readonly Valued[] {
   ];
 }
 
-function ofLimits({ input, w }: Walk, needs: Needs, { motor, ...subject }: Subject): readonly Valued[] {
+function ofLimits(
+  { input, w }: Walk,
+  needs: Needs,
+  { motor, ...subject }: Subject,
+  output: Output | undefined,
+): readonly Valued[] {
   const run = motor ? (triedOf(needs, motor, 'drive')?.planned.settings ?? []) : [];
   const planned = (path: string): StartSetting | undefined => run.find((s) => s.path === path);
   const variable = isVariableTorque(needs.load.shape);
@@ -144,7 +150,12 @@ function ofLimits({ input, w }: Walk, needs: Needs, { motor, ...subject }: Subje
       ),
       input.drive?.carrier ? 'as asked; its rating is derated for it' : 'its rating holds there',
     ],
-    ['filter', filterNames[input.drive?.filter ?? 'none'], 'as the cable asks', 'case'],
+    [
+      'filter',
+      filterNames[output?.filter ?? input.drive?.filter ?? 'none'],
+      output?.by === 'asked' ? 'as winding and cable ask' : 'as said, or nothing asks for one',
+      output?.by === 'case' ? 'case' : usual,
+    ],
     [
       'control',
       set(control, /vector/.test(control) ? 1 : 0),

@@ -6,10 +6,12 @@ import {
   catalogueSource,
   crestAt,
   crestFor,
+  judgedLine,
   motorsOn,
   numberOf,
+  outputFor,
   percent,
-  unfilteredLength,
+  type Output,
   type Needs,
   type Pulsed,
   type Subject,
@@ -37,6 +39,8 @@ const volts = (v: number): string => writeQuantity(q(v, 'V'), 'V');
 interface PulsesTold {
   readonly pulses: DriveCurves['pulses'];
   readonly remedies: DriveView['remedies'];
+  /** What stands between drive and motor; undefined where it cannot be said. */
+  readonly output: Output | undefined;
 }
 
 /** Pulses on the motor's cable against what its winding bears, and what would help. */
@@ -44,7 +48,7 @@ export function tellPulses(walk: Walk, needs: Needs, subject: Subject, winding: 
   const { input, practice, rules, w } = walk;
   const line = input.supply?.voltage?.value;
   const power = numberOf(w, subject.power);
-  const none: PulsesTold = { pulses: null, remedies: [] };
+  const none: PulsesTold = { pulses: null, remedies: [], output: undefined };
   if (line === undefined || power === undefined) return none;
   const supply = field('supply.voltage', input.supply?.voltage?.value, input.supply?.voltage?.text);
   const cable = input.place?.cable?.length;
@@ -91,23 +95,37 @@ export function tellPulses(walk: Walk, needs: Needs, subject: Subject, winding: 
       l: field('place.cable.length', cable.value, cable.text),
       U_w: 'drive.peakPermitted',
     });
-  const metres = unfilteredLength(needs, line, rating, subject.inverterDuty);
-  if (metres !== Infinity)
-    w.stated(
-      'drive.cableLimit',
-      'm',
-      q(metres, 'm'),
-      houseRule(houseRules.leadLength.title, houseRules.leadLength.reason),
-      {
-        field: 'rules.leadLength',
-        symbol: 'l_max',
-        assumed:
-          rules.leadLength === 'calculated' && !edge
-            ? 'the drive’s rise time is not known: the 15 m fallback'
-            : undefined,
-      },
-    );
-  if (subject.method === 'drive') judge(walk, { line, peak, rating, metres, cable, edge: edge?.value, winding });
+  const wound = {
+    power,
+    voltage: numberOf(w, subject.voltage) ?? line,
+    pulseRating: rating,
+    inverterDuty: subject.inverterDuty,
+  };
+  const output = outputFor(needs, line, wound);
+  w.stated('drive.peakJudged', 'V', q(output.crest, 'V'), judgedSource, {
+    field: 'drive.filter',
+    holds: output.filter,
+    symbol: 'U_j',
+    text:
+      `${volts(output.crest)} at ${volts(judgedLine(line, wound))}` +
+      (output.filter === 'none' ? '' : ` behind the ${filterNames[output.filter]}`),
+  });
+  const { metres } = output;
+  w.stated(
+    'drive.cableLimit',
+    'm',
+    q(metres, 'm'),
+    houseRule(houseRules.leadLength.title, houseRules.leadLength.reason),
+    {
+      field: 'rules.leadLength',
+      symbol: 'l_max',
+      assumed:
+        rules.leadLength === 'calculated' && !edge
+          ? 'the drive’s rise time is not known: the 15 m fallback'
+          : undefined,
+    },
+  );
+  if (subject.method === 'drive') judge(walk, { line, rating, output, cable, edge: edge?.value, winding });
   const pulsed: Pulsed = {
     ...{ line, power, filter, frequency: needs.supply.frequency },
     length: cable?.value ?? Math.max(100, 4 * (critical ?? 10)),
@@ -115,65 +133,71 @@ export function tellPulses(walk: Walk, needs: Needs, subject: Subject, winding: 
   };
   return {
     pulses: curveOf(pulsed, rating, cable?.value),
-    remedies: compared(walk, pulsed, { rating, metres }, subject),
+    remedies: compared(walk, { ...pulsed, line: judgedLine(line, wound) }, { rating, metres }, subject),
+    output,
   };
 }
 
 const followed = model('Waves followed in time through filter and cable', 'an open end at the motor: the worst case');
 
+const judgedSource = model(
+  'Crest at the motor behind what was decided',
+  'at a tenth over the motor’s voltage, unless its rating has that in it; an open end at the motor',
+);
+
 /** What a choice has to do with pulses. */
 interface Judged {
   readonly line: number;
-  readonly peak: number;
   readonly rating: number;
-  readonly metres: number;
+  readonly output: Output;
   readonly cable: { readonly value: number; readonly text: string } | undefined;
   readonly edge: number | undefined;
   readonly winding: Verdict | undefined;
 }
 
-function judge({ input, rules, w }: Walk, { line, peak, rating, metres, cable, edge, winding }: Judged): void {
-  const filtered = winding?.remedy != null;
+/** Why something stands between drive and motor, or must: a note where the choice counts it. */
+function judge({ w }: Walk, { line, rating, output, cable, edge, winding }: Judged): void {
+  const { filter, by, crest, holds, metres, limitedBy } = output;
   // What the choice accepts as it is, by a house rule, is not doubted here.
-  const accepted = winding?.outcome === 'pass' && !filtered;
-  const filter = input.drive?.filter ?? 'none';
-  const figures = ['drive.peakVoltage', 'drive.peakPermitted'] as const;
-  if (filter !== 'none') {
-    if (peak > rating * 1.0001)
-      w.finding(
-        'drive.insulation',
-        'caution',
-        `Behind the ${filterNames[filter]} pulses still reach ${volts(peak)}, the winding bears ${volts(rating)}: ` +
-          `${filter === 'reactor' ? 'a dV/dt filter' : 'a sine filter'}, or a winding made for it.`,
-        { fields: ['drive.filter', 'place.cable.length'], figures },
-      );
-    return;
-  }
-  const tooLong = cable !== undefined && cable.value > metres && !accepted;
-  if (tooLong) {
-    const cure = rules.outputReactor === 'accept' ? 'a dV/dt filter or an output reactor' : 'a dV/dt filter';
+  const counted = winding?.remedy != null;
+  if (winding?.outcome === 'pass' && !counted && by === 'asked') return;
+  const level = counted ? 'note' : 'caution';
+  const figures = ['drive.peakJudged', 'drive.peakPermitted'] as const;
+  const name = filterNames[filter];
+  if (by === 'nothing') return;
+  if (!holds)
+    w.finding(
+      'drive.insulation',
+      'caution',
+      `Behind the ${name} pulses still reach ${volts(crest)}, the winding bears ${volts(rating)}: ` +
+        (filter === 'sine' ? 'a winding made for drives.' : 'a sine filter, or a winding made for it.'),
+      { fields: ['drive.filter', 'place.cable.length'], figures },
+    );
+  else if (by === 'case') return;
+  else if (line < neverAssumed && cable !== undefined && cable.value > metres) {
     const slow = w.figures.get('drive.slowestEdge');
     w.finding(
       'drive.cable-too-long',
-      filtered ? 'note' : 'caution',
-      `${cable.text} of motor cable, ${Number(metres.toPrecision(3))} m without a filter: pulses may reach ` +
-        `${volts(peak)} at the motor. ` +
-        (filtered
-          ? `The choice counts ${cure}.`
-          : `Fit ${cure}, hang the drive nearer, or take an inverter-duty motor.`) +
-        (slow && edge === undefined ? ` Holds bare if its edges rise in ${slow.text} or slower: ask its maker.` : ''),
+      level,
+      `${cable.text} of motor cable, ${Number(metres.toPrecision(3))} m without a filter` +
+        `${limitedBy === 'drive' ? ' by what drives of its size bear' : ''}: ` +
+        (counted
+          ? `the choice counts a ${name} at the drive.`
+          : `fit a ${name}, hang the drive nearer, or take an inverter-duty motor.`) +
+        (slow && edge === undefined && limitedBy === 'winding'
+          ? ` Holds bare if its edges rise in ${slow.text} or slower: ask its maker.`
+          : ''),
       { fields: ['place.cable.length'], figures: ['drive.peakVoltage', 'drive.cableLimit'] },
     );
-  } else if (line >= neverAssumed && rating < peak)
+  } else
     w.finding(
       'drive.insulation',
-      filtered ? 'note' : 'caution',
-      `On ${volts(line)} pulses may reach ${volts(peak)}, and the winding bears ${volts(rating)}: ` +
-        (filtered
-          ? `the choice counts ${winding?.remedy?.text ?? 'a filter'}.`
-          : 'a sine filter (a dV/dt filter on a short cable), or order a winding for drives: impulse class C, ' +
-            'or 3.1 × ' +
-            'its voltage.'),
+      level,
+      `On ${volts(line)} bare pulses pass the ${volts(rating)} that the winding bears; behind a ${name} they ` +
+        `reach ${volts(crest)}: ` +
+        (counted
+          ? `the choice counts a ${name} at the drive.`
+          : `fit it, or order a winding for drives: impulse class C, or 3.1 × its voltage.`),
       { fields: ['drive.filter', 'plate.inverterDuty'], figures },
     );
 }

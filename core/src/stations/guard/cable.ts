@@ -1,6 +1,16 @@
 import { commonPractice, definition, remembered, type FigureId } from '../../contract';
 import { field, prescribed, type Given } from '../../law';
-import { cableFor, designOf, numberOf, type Subject, type Walk } from '../../needs';
+import {
+  cableFor,
+  designOf,
+  numberOf,
+  runningDrop,
+  standstillCosine,
+  cableWay,
+  type Subject,
+  type Walk,
+  type CableWay,
+} from '../../needs';
 import {
   ampacityAsLaid,
   ampacityAtTerminals,
@@ -28,12 +38,13 @@ const usual = 'not given';
 export function tellCable(walk: Walk, subject: Subject, needed: number, current: number): Circuit | undefined {
   const { input, w } = walk;
   const given = input.guard?.cable;
-  const cable = cableFor(walk, needed, designOf(input, subject));
+  const way = wayTo(walk, subject, current);
+  const cable = cableFor(walk, needed, designOf(input, subject), way);
   if ('because' in cable) {
     w.finding('guard.cable-beyond', 'caution', cable.because, { fields: [cable.path] });
     return undefined;
   }
-  const { laid, least, typed, conductors } = cable;
+  const { laid, least, typed, conductors, carries, decides } = cable;
   const { ambientFactor, groupFactor, source } = laid;
   const by = (path: string, given: string | number | undefined) => {
     const taken = laid.taken.find((t) => t.path === path);
@@ -53,7 +64,6 @@ export function tellCable(walk: Walk, subject: Subject, needed: number, current:
     ...by(laid.besides, counted),
     symbol: 'f_g',
   });
-  tellAmbient(walk);
   if (laid.remark) w.finding('guard.cable-remark', 'note', laid.remark, { fields: ['guard.cable'], source });
 
   if (!conductors) {
@@ -67,7 +77,7 @@ export function tellCable(walk: Walk, subject: Subject, needed: number, current:
     return undefined;
   }
   const { size, count } = conductors;
-  const name = count === 1 ? size.name : `${count} × ${size.name}`;
+  const name = nameOf(conductors);
   w.stated('guard.conductorArea', 'mm2', q(size.area, 'mm2'), source, {
     text: name,
     symbol: 'S',
@@ -90,7 +100,7 @@ export function tellCable(walk: Walk, subject: Subject, needed: number, current:
       needed,
       given?.parallel,
     );
-    if (free && least && free.size.area * free.count < least.size.area * least.count)
+    if (free && carries && free.size.area * free.count < carries.size.area * carries.count)
       w.finding(
         'guard.terminals',
         'note',
@@ -99,6 +109,15 @@ export function tellCable(walk: Walk, subject: Subject, needed: number, current:
         { fields: ['guard.cable.terminals'], source: laid.terminals.source },
       );
   }
+  if (!typed && carries && decides !== 'ampacity')
+    w.finding(
+      'guard.cable-size',
+      'note',
+      `${nameOf(carries)} carries the current; the voltage lost ` +
+        `${decides === 'running-drop' ? 'running' : 'at standstill'} ` +
+        `on ${input.place?.cable?.length?.text ?? 'its way'} asks ${name}.`,
+      { fields: ['place.cable.length', 'guard.maxDrop'], figures: ['guard.conductorArea'], source },
+    );
   if (typed && conductors.ampacity < needed * 0.9999)
     w.finding(
       'guard.conductor-small',
@@ -126,8 +145,10 @@ export function tellCable(walk: Walk, subject: Subject, needed: number, current:
     k: prescribed(q(laid.k.value, '1'), laid.k.source),
     S: 'guard.conductorArea',
   });
-  return { laid, conductors, ...tellDrop(walk, subject, laid, conductors, current) };
+  return { laid, conductors, ...tellDrop(walk, subject, laid, conductors, way) };
 }
+
+const nameOf = ({ size, count }: Conductors): string => (count === 1 ? size.name : `${count} × ${size.name}`);
 
 /** What the next conductor down would fail, in words; empty where there is none. */
 export function leastBelow({ laid, conductors }: Circuit, needed: number | undefined): string {
@@ -141,16 +162,13 @@ export function leastBelow({ laid, conductors }: Circuit, needed: number | undef
     : `${name} would do by ampacity`;
 }
 
-/** A cable is taken at 30 °C; where the motor stands hotter somebody should say what its cable has around it. */
-function tellAmbient({ input, w }: Walk): void {
-  const around = input.place?.ambient;
-  if (input.guard?.cable?.ambient !== undefined || around === undefined || around.value <= 30) return;
-  w.finding(
-    'guard.cable-ambient',
-    'note',
-    `The cable is taken at 30 °C; the motor stands in ${around.text}. Give what it has around it on its way.`,
-    { fields: ['guard.cable.ambient', 'place.ambient'], figures: ['guard.ambientFactor'] },
-  );
+/** The way to the subject; at standstill it is held to its drop where it starts straight on the line. */
+function wayTo(walk: Walk, subject: Subject, current: number): CableWay | undefined {
+  const [power, voltage] = [numberOf(walk.w, subject.power), numberOf(walk.w, subject.voltage)];
+  if (power === undefined || voltage === undefined) return undefined;
+  const efficiency = subject.efficiency.value;
+  const direct = (subject.method ?? 'direct') === 'direct';
+  return cableWay(walk, { power, voltage, current, efficiency }, direct ? subject.lockedRotorCurrent.value : undefined);
 }
 
 const sixLeads = remembered(
@@ -163,19 +181,16 @@ const sixLeads = remembered(
 const fromPlate = definition('Power factor', 'rated power ÷ (√3 × voltage × current × efficiency)');
 
 const startPowerFactor = prescribed(
-  q(0.3, '1'),
+  q(standstillCosine, '1'),
   commonPractice('Power factor of a cage motor at standstill, 0.2 to 0.4'),
 );
-
-/** Of 5 % in all from the bus, 3 % are the branch circuit's (common practice; NFPA 70, 210.19 informational note). */
-const usualDrop = 0.03;
 
 function tellDrop(
   { input, w }: Walk,
   subject: Subject,
   { impedanceSource, sizes }: Laid,
   { size, count }: Conductors,
-  current: number,
+  way: CableWay | undefined,
 ): Pick<Circuit, 'impedance'> {
   const length = input.place?.cable?.length;
   const voltage = input.supply?.voltage;
@@ -188,16 +203,9 @@ function tellDrop(
     text: `${writeQuantity((perMetre * length.value) / count, 'ohm')} of ${length.text}`,
   });
   const impedance = { resistance: along(size.resistance), reactance: along(size.reactance) };
-  const power = numberOf(w, subject.power);
-  const rated = numberOf(w, subject.voltage);
-  if (!voltage || power === undefined || rated === undefined) return { impedance };
+  if (!voltage || !way) return { impedance };
   const U = field('supply.voltage', voltage.value, voltage.text);
-  const cosine = Math.min(0.98, power / (Math.sqrt(3) * rated * current * subject.efficiency.value));
-  const drop = (perMetre: typeof size, n: number): number => {
-    const R = q((perMetre.resistance * length.value) / n, 'ohm');
-    const X = q((perMetre.reactance * length.value) / n, 'ohm');
-    return voltageDrop.of({ I: q(current, 'A'), R, X, c: q(cosine, '1'), U: voltage.value });
-  };
+  const { cosine, maxDrop: limit } = way;
   w.figure(
     'guard.voltageDrop',
     voltageDrop,
@@ -207,10 +215,9 @@ function tellDrop(
     },
     { source: impedanceSource },
   );
-  const limit = input.guard?.maxDrop ?? usualDrop;
   const share = w.figures.get('guard.voltageDrop')?.value ?? 0;
   if (share > limit * 1.0001) {
-    const enough = sizes.find((s) => s.area > size.area && drop(s, count) <= limit);
+    const enough = sizes.find((s) => s.area > size.area && runningDrop(way, s, count) <= limit);
     w.finding(
       'guard.drop',
       'caution',

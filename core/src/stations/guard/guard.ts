@@ -3,7 +3,7 @@ import { definition, type FigureId } from '../../contract';
 import { prescribed, type Given } from '../../law';
 import { conductorCurrent, overloadDial, overloadTrip } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
-import { conductorBasis, numberOf, type Needs, type Subject, type Walk } from '../../needs';
+import { conductorBasis, numberOf, percent, type Needs, type Subject, type Walk } from '../../needs';
 import { tellCable, type Circuit } from './cable';
 import { tellCapacitors } from './capacitors';
 import { chartOf, chartSource } from './chart';
@@ -106,6 +106,7 @@ export function tellGuard(walk: Walk, subject: Subject, needs?: Needs): GuardTol
   const asksBuilder = w.findings.some((f) => f.id === 'guard.no-combination');
   if (combination.taken === null && !asksBuilder) judgeUnmarked(walk);
   if (combination.taken === null) judgeListed(walk, subject);
+  tellHotBoard(walk, combination.taken !== null);
   if (subject.method === 'drive')
     w.finding(
       'guard.drive-device',
@@ -153,6 +154,28 @@ export function tellGuard(walk: Walk, subject: Subject, needs?: Needs): GuardTol
       watches: [...watchesOf(walk, subject)],
     },
   };
+}
+
+/** A board that leaves its parts this little is cooled before it is filled (common practice). */
+const littleLeft = 0.8;
+
+/** What a warm, tight board takes of its parts, said where they are taken. */
+function tellHotBoard({ input, w }: Walk, tested: boolean): void {
+  const left = w.value('guard.boardFactor');
+  if (left === undefined || left > 0.995) return;
+  const { ambient, protection, mounting } = input.guard?.board ?? {};
+  const what = [ambient?.text, protection, mounting === 'withdrawable' ? 'withdrawable' : '']
+    .filter(Boolean)
+    .join(', ');
+  w.finding(
+    'guard.board',
+    left < littleLeft ? 'caution' : 'note',
+    `The board (${what}) leaves its parts ${percent(left)} of their ratings: contactor and combination are ` +
+      `taken for the motor’s current ÷ ${left.toFixed(2)}. ` +
+      (tested ? 'Combinations are tested at 40 °C: ask the builder for its rating in this board' : 'Ask the builder') +
+      ', and whether its thermal release is compensated.',
+    { fields: ['guard.board.ambient', 'guard.board.protection'], figures: ['guard.boardFactor'] },
+  );
 }
 
 /** What the conductors before a drive are sized by: its input current at rated load, as far as it is known. */

@@ -63,7 +63,7 @@ export function findLoad(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
   const uncertainty = tellUncertainty(walk, demand, usual);
   tellPull(walk, train);
   const thermal = tellDuty(walk);
-  margin(walk);
+  margin(walk, uncertainty);
   w.figure('load.requiredPower', withMargin, {
     P_m: thermal === undefined ? 'load.motorPower' : 'load.rmsPower',
     k: 'load.margin',
@@ -86,6 +86,8 @@ export function findLoad(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
   }
   return {
     basis: 'load',
+    machine: load.machine,
+    brake: load.brake,
     startKnown: true,
     torque,
     speed,
@@ -124,6 +126,7 @@ function fromPlate(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
   const load = input.load;
   const facts = factsOf(load?.machine);
   const machine = load?.machine !== undefined;
+  const train = readTrain(walk);
   // Of an unknown machine nothing is claimed at standstill but its torque.
   const breakaway = load?.breakaway ?? (machine ? facts.breakaway : 1);
   const of = (symbol: string) => ({ field: 'load.demand', assumed: plateStands, symbol });
@@ -136,6 +139,8 @@ function fromPlate(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
     T_m: 'load.motorTorque',
     k_b: breakawayGiven(walk, load?.machine),
   });
+  tellInertia(walk, train);
+  const peak = tellPeak(walk);
   w.finding(
     'load.from-plate',
     'note',
@@ -151,21 +156,24 @@ function fromPlate(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
   );
   return {
     basis: 'plate',
-    startKnown: machine && input.motor?.existing === true,
+    machine: load?.machine,
+    brake: load?.brake,
+    startKnown:
+      machine && (input.motor?.existing === true || load.inertia !== undefined || load.startsPerHour !== undefined),
     torque,
     speed,
     power,
     shape: shapeOf(load?.shape, load?.machine),
     breakaway,
     margin: 1,
-    ratio: 1,
+    ratio: train.ratioValue,
     overload: load?.overload?.ratio ?? 1,
     startRatio: load?.startRatio ?? 1,
     thermal: 1,
-    peak: load?.overload?.ratio ?? 1,
+    peak,
     cycle: cycleOf(input),
     uncertainty: 0,
-    belt: load?.train?.kind === 'belt' || load?.train?.kind === 'chain',
+    belt: train.first === 'belt' || train.first === 'chain',
     sheave: load?.train?.sheave?.value,
   };
 }
@@ -315,7 +323,20 @@ function tellInertia({ input, w }: Walk, train: Drivetrain): void {
 }
 
 /** The sizing margin: the house rule, raised for dirt unless the case sets it. */
-function margin({ input, rules, w }: Walk): void {
+function margin({ input, rules, w }: Walk, uncertainty: number): void {
+  if (rules.sizing === 'certainty' && input.rules?.sizingMargin === undefined) {
+    w.stated(
+      'load.margin',
+      '1',
+      q(1 + uncertainty, '1'),
+      houseRule(houseRules.sizing.title, houseRules.sizing.reason),
+      {
+        field: 'rules.sizing',
+        symbol: 'k',
+      },
+    );
+    return;
+  }
   const own = input.rules?.sizingMargin;
   const dirt = input.place?.dirt;
   const raised =

@@ -1,7 +1,7 @@
 import type { EnclosureView } from '../../case';
 import { commonPractice, remembered, type Prescribed } from '../../contract';
 import { assumed, field, type Given } from '../../law';
-import { enclosureOf, enclosureText } from '../../nameplate';
+import { enclosureOf, enclosureText, hazardWords, hazardWordsSource } from '../../nameplate';
 import { torqueAtVoltage } from '../../physics';
 import {
   driveDeratingByCurrent,
@@ -29,6 +29,7 @@ export function surveyPlace(walk: Walk): PlaceNeeds {
       { fields: ['place.hazardous'] },
     );
   }
+  speaksOfHazard(walk);
   const ambient: Given<'degC'> = place?.ambient
     ? field('place.ambient', place.ambient.value, place.ambient.text)
     : assumed('place.ambient', q(40, 'degC'), 'no ambient given: the 40 °C a plate assumes');
@@ -80,6 +81,21 @@ export function surveyPlace(walk: Walk): PlaceNeeds {
     noiseLimit: place?.noiseLimit?.value,
     vibration: place?.vibration ?? false,
   };
+}
+
+/** Names and remarks that speak of what explodes: asked, until a named person said that nothing does. */
+function speaksOfHazard({ input, w }: Walk): void {
+  const { place } = input;
+  const found = hazardWords(input);
+  if (!found || place?.hazardous === true || (place?.hazardous === false && place.hazardousBy !== undefined)) return;
+  w.finding(
+    'place.hazard-words',
+    'caution',
+    `"${found.words}" speaks of air that may explode` +
+      `${place?.hazardous === false ? ', and nobody’s name stands beside the no' : ''}: ` +
+      `is the place classified? A competent person says so; enter who.`,
+    { fields: ['place.hazardous', 'place.hazardousBy', found.field], source: hazardWordsSource },
+  );
 }
 
 /**
@@ -248,7 +264,7 @@ function heatAndHeight({ w }: Walk, ambient: number, drive: number, altitude: nu
   }
   if (drive > 50 || ambient > 60) {
     w.finding(
-      'place.hot',
+      'place.beyond',
       'caution',
       `Beyond 50 °C at a drive or 60 °C at a motor the sums here no longer hold: move it, cool it, or ask the maker.`,
       {
@@ -257,12 +273,11 @@ function heatAndHeight({ w }: Walk, ambient: number, drive: number, altitude: nu
     );
   }
   if (altitude > 1000) {
-    const more =
-      altitude > 4000
-        ? ' Above 4000 m the sums here no longer hold: ask the maker.'
-        : altitude > 2000
-          ? ' Above 2000 m ask for the insulation and the supply’s earthing as well.'
-          : '';
+    if (altitude > 4000)
+      w.finding('place.beyond', 'caution', 'Above 4000 m the sums here no longer hold: ask the maker.', {
+        fields: ['place.altitude'],
+      });
+    const more = altitude > 2000 ? ' Above 2000 m ask for the insulation and the supply’s earthing as well.' : '';
     w.finding('place.high', 'caution', `${writeQuantity(altitude, 'm')} above sea level: thin air cools less.${more}`, {
       fields: ['place.altitude'],
       figures: ['place.motorDerating', 'place.driveDerating'],

@@ -10,12 +10,15 @@ import {
   serviceFactorOf,
   specialParts,
   traditionOf,
-  traditionSaid,
+  foreignSigns,
   valueAt,
   type Block,
   type Pair,
   constantLossSaid,
   isUsualConstantLoss,
+  kindSource,
+  kindsOf,
+  type KindFound,
 } from '../../nameplate';
 import {
   apparentPower,
@@ -53,6 +56,7 @@ export function readPlate(walk: Walk): PlateFacts {
   condition(walk, plate);
   outOfField(walk, plate);
   certified(walk, plate);
+  const kinds = special(walk, plate);
   // Doubts and standard frames follow the tradition the motor was made in; the case's practice is whose code it runs
   // under.
   const made = traditionOf(plate, practices, walk.practice);
@@ -107,6 +111,7 @@ export function readPlate(walk: Walk): PlateFacts {
     special: specialParts(plate, frameOf(plate, made, walk.practice, poles)),
     enclosure: enclosureOf(plate, walk.practice),
     serviceFactor: serviceFactorOf(plate, input.supply?.frequency?.value).value,
+    kinds,
   };
 }
 
@@ -181,7 +186,36 @@ function certified({ input, w }: Walk, plate: OldPlate): void {
   );
 }
 
-function connect({ input, practice, w }: Walk, block: Block, made: Practice): Connected {
+/**
+ * What the plate says in words of its motor, that the next one must be or have as well. Where a person says that the
+ * brake is the machine's, or none, it is not asked again; a motor that stays loses nothing.
+ */
+function special({ input, w }: Walk, plate: OldPlate): readonly KindFound[] {
+  const stays = input.motor?.existing === true;
+  const braked = input.load?.brake;
+  const kinds = kindsOf(plate).filter(
+    (k) => !(k.kind === 'other-machine' && w.findings.some((f) => f.id === 'plate.not-cage')),
+  );
+  for (const { kind, level, words, field: path, is, ask } of kinds) {
+    if (kind === 'two-speed') continue;
+    const answered =
+      stays ||
+      (kind === 'brake' && braked !== undefined) ||
+      input.waived?.some((v) => v.requirement === `keeps-${kind}`);
+    const fields = [`plate.${path}`, ...(kind === 'brake' ? ['load.brake'] : [])];
+    const text = `The plate says "${words}": ${is}. ${ask}`;
+    if (kind === 'other-machine') w.finding('plate.not-cage', 'stop', text, { fields, source: kindSource });
+    else
+      w.finding('plate.special-motor', level === 'caution' && answered ? 'note' : level, text, {
+        fields,
+        source: kindSource,
+      });
+  }
+  return kinds;
+}
+
+function connect(walk: Walk, block: Block, made: Practice): Connected {
+  const { input, practice, w } = walk;
   const pairs = pairsOf(block);
   const first = pairs[0];
   if (!first) return { index: 0 };
@@ -202,7 +236,7 @@ function connect({ input, practice, w }: Walk, block: Block, made: Practice): Co
   }
   const best = nearestPair(block, supply.value, input.supply?.frequency?.value, practice);
   if (!best) return { index: 0 };
-  if (best.fit.outcome !== 'pass') mismatch(w, block, supply.text, best.pair, best.fit);
+  if (best.fit.outcome !== 'pass') mismatch(walk, block, supply.text, best.pair, best.fit);
   return best.fit.outcome === 'fail' ? { index: best.pair.index } : best.pair;
 }
 
@@ -230,23 +264,45 @@ function whichVoltage(w: Workings, pairs: readonly Pair[], practice: Practice): 
   );
 }
 
-/** Which tradition the plate was made in, where nothing else says where the machine stands. */
+/**
+ * A plate of the other tradition is no motor of this one until somebody says which is right: the practice with voltage
+ * and frequency together, or that it is an imported machine (accepted with a reason).
+ */
 function tradition({ input, practice, w }: Walk, plate: OldPlate): void {
-  if (input.supply?.voltage !== undefined || input.load !== undefined) return;
-  const made = traditionSaid(plate, practices);
-  if (made === undefined || made.id === practice.id) return;
+  const signs = foreignSigns(plate, practice);
+  const made = practices.find((p) => p.id !== practice.id);
+  if (signs.length === 0 || made === undefined) return;
+  const volts = plate.voltage?.groups.at(-1)?.at(-1);
+  const hertz = plate.frequency?.value;
   w.finding(
     'plate.tradition',
-    'note',
-    `The plate is stamped the ${made.words.name} way; the case works by ${practice.words.name} practice.`,
+    'caution',
+    `The plate is stamped the ${made.words.name} way (${signs.join(', ')}); the case works by ${practice.words.name} ` +
+      `practice. Take its practice with voltage and frequency, or say that the machine was imported and what feeds it.`,
     {
-      fields: ['practice'],
-      suggestions: [{ field: 'practice', value: made.id, why: `work by ${made.words.name} practice` }],
+      fields: ['practice', 'plate.frame', 'plate.frequency'],
+      suggestions: [
+        { field: 'practice', value: made.id, why: `work by ${made.words.name} practice` },
+        ...(volts === undefined || input.supply?.voltage !== undefined
+          ? []
+          : [
+              {
+                field: 'supply.voltage',
+                value: writeQuantity(made.supplyFor(volts).value, 'V'),
+                why: 'as its plate asks',
+              },
+            ]),
+        ...(hertz === undefined || input.supply?.frequency !== undefined
+          ? []
+          : [{ field: 'supply.frequency', value: `${hertz} Hz`, why: 'as its plate asks' }]),
+      ],
     },
   );
 }
 
-function mismatch(w: Workings, block: Block, supply: string, pair: Pair, fit: VoltageFit): void {
+function mismatch({ input, w }: Walk, block: Block, supply: string, pair: Pair, fit: VoltageFit): void {
+  // A motor that is only replaced is not connected here; the one that stays, or whose rating is taken, is.
+  const connected = input.motor?.existing === true || input.load?.demand === undefined;
   const off = `${(fit.deviation * 100).toFixed(1)} %`;
   const text =
     fit.outcome === 'fail'
@@ -254,22 +310,23 @@ function mismatch(w: Workings, block: Block, supply: string, pair: Pair, fit: Vo
         `${writeQuantity(pair.voltage, 'V')}, is off by ${off}. Do not connect this motor here.`
       : `${writeQuantity(pair.voltage, 'V')} on a ${supply} supply is off by ${off}: permitted, but with more ` +
         `current and torque by the square of voltage. Count its service factor as 1.0.`;
-  w.finding('plate.voltage-mismatch', fit.outcome === 'fail' ? 'stop' : 'caution', text, {
+  w.finding('plate.voltage-mismatch', fit.outcome === 'fail' && connected ? 'stop' : 'caution', text, {
     fields: ['plate.voltage', 'supply.voltage'],
     source: fit.source,
   });
 }
 
-function speedOf({ w }: Walk, block: Block, index: number): Q<'rpm'> | undefined {
+function speedOf({ input, w }: Walk, block: Block, index: number): Q<'rpm'> | undefined {
   const speeds = block.speed?.groups;
   if (!speeds) return undefined;
   const flat = speeds.flat();
   if (flat.length > 1 && speeds.length !== block.voltage?.groups.length) {
     w.finding(
       'plate.two-speed',
-      'note',
-      `Several speeds on the plate (${block.speed?.text ?? ''}): a two-speed motor. The highest is used here.`,
-      { fields: ['plate.speed'] },
+      input.motor?.existing || input.waived?.some((x) => x.requirement === 'keeps-two-speed') ? 'note' : 'caution',
+      `Several speeds on the plate (${block.speed?.text ?? ''}): a two-speed motor. Both speeds stand: a motor of ` +
+        `one speed does not take its place unless the lower is not used. The highest is reckoned with here.`,
+      { fields: ['plate.speed'], source: kindSource },
     );
     return flat.reduce((a, b) => (b > a ? b : a));
   }

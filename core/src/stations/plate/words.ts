@@ -14,6 +14,7 @@ import {
   readEnclosure,
   readMounting,
   readProtection,
+  wildlyOff,
 } from '../../nameplate';
 import { classLimit, insulationSource, permittedRise, turndownSpeed, type Practice } from '../../practice';
 import { q } from '../../quantity';
@@ -187,9 +188,11 @@ export function doubts({ w }: Walk, plate: OldPlate, made: Practice): void {
   for (const doubt of doubtPlate(plate, made)) {
     const likely = doubt.misreadings.map((m) => m.why);
     const stop = doubt.id === 'plate.speed-not-below-synchronous' && !doubt.text.includes('synchronous speed itself');
+    // A reason lets it stand; until then nothing is sized from it.
+    const wild = (doubt.factor ?? 1) >= wildlyOff;
     w.finding(
       doubt.id,
-      stop ? 'stop' : 'caution',
+      stop || wild ? 'stop' : 'caution',
       likely.length > 0 ? `${doubt.text} Misread? ${likely.join('; ')}.` : doubt.text,
       {
         fields: doubt.fields.map((f) => `plate.${f}`),

@@ -1,6 +1,6 @@
 import type { Case } from '../../case';
 import type { Motor } from '../../catalogue';
-import { commonPractice, model } from '../../contract';
+import { commonPractice, model, type Method } from '../../contract';
 import { prescribed, type Workings } from '../../law';
 import {
   coldShare,
@@ -163,7 +163,7 @@ function tellShare(w: Workings, bench: StartCase, plan: AnyPlan): void {
 }
 
 /** The standard's own limit of load inertia, as a cross-check of the simulation. */
-export function tellInertiaLimit({ practice, w, input }: Walk, motor: Motor): void {
+export function tellInertiaLimit({ practice, w, input }: Walk, motor: Motor, method: Method): void {
   const limit = practice.inertiaLimit(motor.power, motor.poles);
   w.stated('start.inertiaLimit', 'kg.m2', q(limit.value, 'kg.m2'), limit.source, { symbol: 'J_max' });
   const load = input.load?.inertia ? ('load.inertiaAtMotor' as const) : ('start.loadInertia' as const);
@@ -171,7 +171,8 @@ export function tellInertiaLimit({ practice, w, input }: Walk, motor: Motor): vo
   if (reserve !== undefined && reserve < 0)
     w.finding(
       'start.heavy',
-      'caution',
+      // Behind a drive it never slips so far; with a stall time of its maker the run says it better.
+      method === 'drive' || input.start?.stallTime ? 'note' : 'caution',
       `The load’s inertia of ${w.text(load)} is above the ${w.text('start.inertiaLimit')} ` +
         `the standard lets this rating start on the full line: ask the maker.`,
       { fields: ['load.inertia'], figures: ['start.inertiaReserve', 'start.inertiaLimit'], source: limit.source },

@@ -16,7 +16,7 @@ export function tellBench(walk: Walk, needs: Needs, subject: Subject, motor: Mot
 function tellCable({ input, w }: Walk, needs: Needs, subject: Subject, motor: Motor): void {
   const length = needs.place.cable;
   if (length === undefined) return;
-  const sized = needs.start.cableOf(motor);
+  const sized = needs.start.cableOf(motor, subject.method ?? 'direct');
   if (sized) {
     w.figure(
       'start.cableResistance',

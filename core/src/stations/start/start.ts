@@ -119,7 +119,7 @@ function tellSimulated(still: Standstill, tried: readonly Tried[], taken: Method
   const { walk, needs, subject, supply } = still;
   const { input } = walk;
   const { motor } = subject;
-  const bench = motor && benchFor(needs, motor);
+  const bench = motor && benchFor(needs, motor, subject.method ?? 'direct');
   if (!motor || !bench) return undefined;
   tellBench(walk, needs, subject, motor);
   if (bench.fitted) tellFitted(walk, bench.fitted, motor.name);
@@ -139,7 +139,7 @@ function tellSimulated(still: Standstill, tried: readonly Tried[], taken: Method
     tellHeat(walk, needs, motor, own);
     tellAdvice(walk, bench, own);
   }
-  tellInertiaLimit(walk, motor);
+  tellInertiaLimit(walk, motor, chosen);
   const rows = tried.map((t) => rowOf(needs, subject, t));
   const assumedOfMotor = motor.assumed
     ? [
@@ -232,7 +232,7 @@ function judgeSubject({ w, rules }: Walk, needs: Needs, own: Tried, direct: Trie
   const { method } = own;
   for (const problem of own.problems) {
     if (problem.id === 'start.no-speed-control' || problem.id === 'start.source-unknown') continue;
-    if (problem.id === 'start.too-often') continue;
+    if (isElsewhere(problem.id)) continue;
     const id = problem.id === 'start.too-hot' ? 'start.too-long' : problem.id;
     w.finding(
       id,
@@ -255,7 +255,17 @@ function judgeSubject({ w, rules }: Walk, needs: Needs, own: Tried, direct: Trie
     );
 }
 
-const findingLevel = { fail: 'stop', caution: 'caution', note: 'note' } as const;
+/** Problems that are told where they belong, or that are a condition of the choice. */
+const elsewhere = [
+  'start.too-often',
+  'cable.drop',
+  'start.upstream-unknown',
+  'start.stall-unknown',
+  'start.heavy',
+] as const;
+const isElsewhere = (id: string): id is (typeof elsewhere)[number] => elsewhere.some((other) => other === id);
+
+const findingLevel = { fail: 'stop', caution: 'caution', condition: 'note', note: 'note' } as const;
 
 function advised(text: string, id: string, largest: string): string {
   switch (id) {

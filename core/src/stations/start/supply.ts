@@ -1,7 +1,7 @@
 import type { Case } from '../../case';
 import { commonPractice } from '../../contract';
 import { assumed, field, type Given, type Workings } from '../../law';
-import { faultCurrent, sourceImpedance, sourceImpedanceFromFault } from '../../physics';
+import { faultCurrent, sourceImpedance, sourceImpedanceBehind, sourceImpedanceFromFault } from '../../physics';
 import { usualCopper, usualImpedance } from '../../practice';
 import { q } from '../../quantity';
 import type { SupplyNeeds, Walk } from '../../needs';
@@ -31,14 +31,22 @@ export function readSupply({ input, practice, w }: Walk): SupplyNeeds {
   let copper = 0;
   let generator: SupplyNeeds['generator'];
   switch (source?.kind) {
-    case 'transformer':
-      impedance = w.figure('start.sourceImpedance', sourceImpedance, {
+    case 'transformer': {
+      const bank = {
         U: volts,
         S: field('supply.source.rating', source.rating?.value, source.rating?.text),
         x: usualUnless('supply.source.impedance', source.impedance, usualImpedance, '4 to 6 % by rating'),
-      });
+      };
+      const behind = supply?.upstream;
+      impedance = behind
+        ? w.figure('start.sourceImpedance', sourceImpedanceBehind, {
+            ...bank,
+            S_k: field('supply.upstream', behind.value, behind.text),
+          })
+        : w.figure('start.sourceImpedance', sourceImpedance, bank);
       if (U && source.rating) copper = (usualCopper.value * U.value ** 2) / source.rating.value;
       break;
+    }
     case 'generator':
       impedance = w.figure('start.sourceImpedance', sourceImpedance, {
         U: volts,
@@ -79,6 +87,13 @@ export function readSupply({ input, practice, w }: Walk): SupplyNeeds {
     impedance,
     copper,
     startLimit: supply?.startLimit?.value,
+    upstreamKnown: source?.kind !== 'transformer' || supply?.upstream !== undefined,
+    rating:
+      source?.kind === 'transformer'
+        ? source.rating?.value
+        : source?.kind === 'generator'
+          ? ratingOf(source).value
+          : undefined,
     generator,
   };
 }

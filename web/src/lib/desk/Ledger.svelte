@@ -10,6 +10,7 @@
   import Mark from '$lib/ui/Mark.svelte';
   import Changed from './Changed.svelte';
   import FindingLine from './FindingLine.svelte';
+  import OpenList from './OpenList.svelte';
   import Working from './Working.svelte';
   import Fold from '$lib/ui/Fold.svelte';
 
@@ -103,6 +104,7 @@
         {/each}
       </ul>
     {/if}
+    {#if station === 'choice' || station === 'sheet'}<OpenList />{/if}
     {#if wanted.length > 0}
       <p class="mb-3 text-quiet">
         Still wanted here:

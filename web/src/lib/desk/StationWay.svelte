@@ -5,7 +5,7 @@
   import { errandState } from '@pilgrim/core/errand';
   import { errands, errandStops } from '@pilgrim/core/vocabulary';
   import { errandWords } from '$lib/ui/options';
-  import { fieldName, stationIds, stationNames, type StationId } from '$lib/ui/names';
+  import { fieldName, stateWords, stationIds, stationNames, type StationId } from '$lib/ui/names';
   import Mark from '$lib/ui/Mark.svelte';
   import Fold from '$lib/ui/Fold.svelte';
 
@@ -35,7 +35,7 @@
   // The line is solid up to where the case is solved.
   const solved = $derived.by(() => {
     const first = stops.findIndex(
-      (s) => waiting.has(s) || !stations || stations[s].state === 'empty' || stations[s].state === 'stop',
+      (s) => waiting.has(s) || !stations || ['empty', 'waits', 'stop'].includes(stations[s].state),
     );
     return first < 0 ? stops.length : first;
   });
@@ -51,11 +51,9 @@
         : 'border border-transparent hover:border-rule'}"
       aria-current={station === id ? 'step' : undefined}
     >
-      <span class="absolute top-[9px] left-0 hidden lg:block"
-        ><Mark decorative state={waiting.has(id) ? 'empty' : (stations?.[id].state ?? 'empty')} /></span
-      >
+      <span class="absolute top-[9px] left-0 hidden lg:block"><Mark decorative state={stateOf(id)} /></span>
       <span class="font-medium {station === id ? 'text-pine' : ''}">{stationNames[id]}</span>
-      <span class="sr-only">({stateOf(id)})</span>
+      <span class="sr-only">({stateWords[stateOf(id)]})</span>
       <span
         class="block truncate font-condensed text-[13px] {waiting.has(id) ? 'text-caution' : 'text-quiet'}"
         data-testid="key-{id}">{waitsFor(id) ?? stations?.[id].key ?? 'nothing yet'}</span
@@ -85,8 +83,8 @@
           class="of-bar"
           aria-current={station === id ? 'step' : undefined}
         >
-          <Mark decorative state={waiting.has(id) ? 'empty' : (stations?.[id].state ?? 'empty')} />
-          <span>{stationNames[id]}<span class="sr-only"> ({stateOf(id)})</span></span>
+          <Mark decorative state={stateOf(id)} />
+          <span>{stationNames[id]}<span class="sr-only"> ({stateWords[stateOf(id)]})</span></span>
         </a>
       </li>
     {/each}

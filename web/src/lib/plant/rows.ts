@@ -1,7 +1,7 @@
 import type { StationName } from '@pilgrim/core/vocabulary';
 
-/** What stands of a position: the worst of its stations, nothing chosen, or solved; the worst first. */
-export const rowStates = ['stop', 'caution', 'empty', 'enough'] as const;
+/** What stands of a position: as its sheet does, nothing chosen, or solved; the worst first. */
+export const rowStates = ['stop', 'caution', 'empty', 'condition', 'enough'] as const;
 export type RowState = (typeof rowStates)[number];
 
 /** A position as the plant list shows it. */

@@ -1,6 +1,8 @@
 <script lang="ts">
+  import type { StationState } from '@pilgrim/core';
+
   interface Props {
-    state: 'empty' | 'enough' | 'caution' | 'stop' | 'pass' | 'fail' | 'note';
+    state: StationState | 'pass' | 'fail' | 'note';
     size?: number;
     /** Set where the words stand beside it already. */
     decorative?: boolean;
@@ -8,6 +10,8 @@
   let { state, size = 14, decorative = false }: Props = $props();
   const words = {
     empty: 'empty',
+    waits: 'waits',
+    condition: 'holds if',
     enough: 'enough',
     caution: 'caution',
     stop: 'stop',
@@ -17,7 +21,7 @@
   };
 </script>
 
-<!-- State by shape as well as colour: ring, disc, triangle, square, dot. -->
+<!-- State by shape as well as colour: ring, broken ring, disc, diamond, triangle, square, dot. -->
 <svg
   width={size}
   height={size}
@@ -29,6 +33,19 @@
 >
   {#if state === 'empty'}
     <circle cx="7" cy="7" r="5" fill="var(--sheet)" stroke="var(--edge)" stroke-width="1.5" />
+  {:else if state === 'waits'}
+    <circle
+      cx="7"
+      cy="7"
+      r="5"
+      fill="var(--sheet)"
+      stroke="var(--edge)"
+      stroke-width="1.5"
+      stroke-dasharray="2.6 2.6"
+    />
+  {:else if state === 'condition'}
+    <path d="M7 .8 13.2 7 7 13.2.8 7Z" fill="var(--sheet)" stroke="var(--pass)" stroke-width="1.6" />
+    <path d="M4.4 7h5.2" stroke="var(--pass)" stroke-width="1.6" />
   {:else if state === 'enough' || state === 'pass'}
     <circle cx="7" cy="7" r="6" fill="var(--pass)" />
     <path d="M4 7.2 6.2 9.4 10 5" fill="none" stroke="var(--sheet)" stroke-width="1.6" />

@@ -1,4 +1,4 @@
-import type { Figure } from '@pilgrim/core';
+import type { Figure, StationState } from '@pilgrim/core';
 import { isStation, stations, type StationName } from '@pilgrim/core/vocabulary';
 import { readingFields, readingKeys } from '@pilgrim/core/readings';
 import fields from '$lib/generated/fields.json';
@@ -44,6 +44,16 @@ export const fieldName = (path: string): string =>
     .toLowerCase();
 
 export const words = (text: string): string => text.replaceAll('-', ' ');
+
+/** How a station stands, said for whoever does not see its mark. */
+export const stateWords: Readonly<Record<StationState, string>> = {
+  empty: 'empty',
+  waits: 'waits',
+  stop: 'stop',
+  caution: 'caution',
+  condition: 'holds if',
+  enough: 'enough',
+};
 
 /** "NFPA 70, 2023, Table 430.250 (from memory)" */
 export const cited = (s: Pick<Figure['source'], 'title' | 'edition' | 'part' | 'fromMemory'>): string =>

@@ -38,7 +38,9 @@ import {
   machines as machineWords,
   methodNames,
   methods as methodWords,
+  brakePlaces,
   mountings as mountingWords,
+  rotations as rotationWords,
   plateConditions,
   practiceIds,
   rankings as rankingWords,
@@ -106,6 +108,16 @@ export const mountings = said(mountingWords, {
   'shaft-up': 'shaft up',
   'shaft-down': 'shaft down',
   flange: 'on its flange',
+});
+export const rotations = said(rotationWords, {
+  either: 'either way',
+  clockwise: 'clockwise',
+  anticlockwise: 'anticlockwise',
+});
+export const brakes = said(brakePlaces, {
+  none: 'no brake is needed',
+  motor: 'a brake on the motor',
+  machine: 'a brake on the machine',
 });
 export const housings = said(driveHousings, { wall: 'on the wall', cabinet: 'in a cabinet' });
 export const hangs = plain(driveLocations);

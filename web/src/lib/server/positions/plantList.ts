@@ -119,7 +119,9 @@ export async function plantPage(sql: Sql, query: PlantQuery): Promise<PlantPage>
 }
 
 function rowOf({ key: _key, total: _total, stations, state, worst, ...row }: Found): PlantRow {
-  const open = stations && Object.keys(stationNames).filter((id) => stations[id]?.state === 'empty');
+  const open =
+    stations &&
+    Object.keys(stationNames).filter((id) => stations[id]?.state === 'empty' || stations[id]?.state === 'waits');
   return {
     ...row,
     state: rowStates[state] ?? 'empty',

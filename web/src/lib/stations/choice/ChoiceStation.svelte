@@ -83,7 +83,7 @@
       class:waiting={desk().waiting.has('choice')}
       data-testid="choice"
     >
-      <Mark state={desk().waiting.has('choice') ? 'empty' : choice.outcome} size={16} />
+      <Mark state={desk().waiting.has('choice') ? 'waits' : (result?.stations.choice.state ?? 'empty')} size={16} />
       {choice.motor.name}, {words(choice.method)}
     </p>
     <p class="mb-2 text-quiet">

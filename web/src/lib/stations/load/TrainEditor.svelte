@@ -2,7 +2,7 @@
   import { Button } from 'flowbite-svelte';
   import { useDesk } from '$lib/desk/desk.svelte';
   import { putAt, type Json } from '$lib/desk/paths';
-  import { trains } from '$lib/ui/options';
+  import { brakes, rotations, trains } from '$lib/ui/options';
   import ChoiceField from '$lib/ui/ChoiceField.svelte';
   import Figures from '$lib/ui/Figures.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
@@ -12,6 +12,11 @@
   const desk = useDesk();
   const pulls = $derived(
     ['belt', 'chain'].includes(String(desk().value('load.train.stages[0].kind') ?? desk().value('load.train.kind'))),
+  );
+  const braked = $derived(
+    desk().value('load.machine') === 'hoist' ||
+      desk().value('load.brake') !== undefined ||
+      (desk().result?.findings ?? []).some((f) => f.fields.includes('load.brake')),
   );
   const staged = $derived(desk().value('load.train.stages') !== undefined);
 
@@ -71,6 +76,8 @@
     dimension="length"
     placeholder="200 mm"
   />
+  <ChoiceField path="load.rotation" label="It must turn, seen from the drive end" options={rotations} />
+  {#if braked}<ChoiceField path="load.brake" label="What holds it" options={brakes} />{/if}
 </div>
 <Figures
   ids={['load.ratio', 'load.trainEfficiency', 'load.trainInertia', 'load.beltPull']}

@@ -52,6 +52,9 @@
       options={yesNo}
       hint="Yes stops the work: a competent person classifies the area."
     />
+    {#if desk().value('place.hazardous') === false}
+      <NumberField text path="place.hazardousBy" label="Who said that it is none" placeholder="name or role" />
+    {/if}
   </div>
   <h3 class="mt-4 mb-1 font-semibold">Which enclosure will do</h3>
   <EnclosureTable />

@@ -1,22 +1,19 @@
 <script lang="ts">
   import { Button, Input } from 'flowbite-svelte';
   import type { Result } from '@pilgrim/core';
+  import { isFindingId, passingFindings } from '@pilgrim/core/vocabulary';
   import { useDesk } from '$lib/desk/desk.svelte';
-  import type { Json } from '$lib/desk/paths';
+  import { accept, doubtAgain } from '$lib/desk/accepted';
   import { fieldName } from '$lib/ui/names';
   import Hint from '$lib/ui/Hint.svelte';
   import Mark from '$lib/ui/Mark.svelte';
 
   type Finding = Result['findings'][number];
-  interface Accepted {
-    readonly finding: string;
-    readonly values?: Readonly<Record<string, string>>;
-    readonly reason: string;
-  }
+  const isPassing = (id: string): boolean => isFindingId(id) && passingFindings.has(id);
   const desk = useDesk();
   const doubts = $derived(
     (desk().result?.findings ?? []).filter(
-      (f) => f.station === 'plate' && (f.doubt || f.suggestions.some((s) => s.field.startsWith('plate.'))),
+      (f) => f.station === 'plate' && (f.doubt || f.suggestions.length > 0 || isPassing(f.id)),
     ),
   );
   /** Readings that would lay a doubt to rest, each once, those that explain most doubts first. */
@@ -29,24 +26,7 @@
   });
   let reasons = $state<Record<string, string>>({});
 
-  function accepted(): Accepted[] {
-    const list = desk().value('accepted');
-    return Array.isArray(list) ? (list as Accepted[]) : [];
-  }
   const keyOf = (f: Finding): string => `${f.id} ${f.fields.join(' ')}`;
-  const same = (a: Accepted, f: Finding): boolean =>
-    a.finding === f.id && Object.keys(a.values ?? {}).every((path) => f.fields.includes(path));
-  const put = (list: readonly Accepted[]): void =>
-    desk().set('accepted', list.length > 0 ? (list as unknown as Json) : undefined);
-
-  /** Lets a doubt stand for the values it rests on now; when one of them changes it is back. */
-  function accept(f: Finding): void {
-    const reason = (reasons[keyOf(f)] ?? '').trim();
-    if (reason === '') return;
-    const values = Object.fromEntries(f.fields.map((path) => [path, String(desk().value(path) ?? '')]));
-    put([...accepted().filter((a) => !same(a, f)), { finding: f.id, values, reason }]);
-  }
-  const doubtAgain = (f: Finding): void => put(accepted().filter((a) => !same(a, f)));
 </script>
 
 {#if doubts.length > 0}
@@ -70,11 +50,14 @@
             {#if f.accepted !== null}
               <p class="text-quiet">
                 Let stand: {f.accepted}
-                <Button class="link ml-2" onclick={() => doubtAgain(f)}>doubt it again</Button>
+                <Button class="link ml-2" onclick={() => doubtAgain(desk(), f)}>doubt it again</Button>
               </p>
             {:else}
-              {#if f.doubt}
-                <form class="mt-1 flex flex-wrap items-center gap-2" onsubmit={(e) => (e.preventDefault(), accept(f))}>
+              {#if f.doubt || f.level === 'caution'}
+                <form
+                  class="mt-1 flex flex-wrap items-center gap-2"
+                  onsubmit={(e) => (e.preventDefault(), accept(desk(), f, reasons[keyOf(f)] ?? ''))}
+                >
                   <Input
                     class="field max-w-[340px]"
                     aria-label="Why it may stand: {f.text.slice(0, 60)}"

@@ -8,6 +8,7 @@
   import { asked, askedNames, openQuestions } from '@pilgrim/core/questions';
   import { useGoto } from '$lib/desk/goto';
   import { cited, fieldName, figureName, methodOfFigure, stationIds, stationNames, words } from '$lib/ui/names';
+  import { isFindingId } from '@pilgrim/core/vocabulary';
   import { textOf } from '$lib/ui/reading.svelte';
   import StarterSettings from '$lib/stations/guard/StarterSettings.svelte';
   import CircuitSheet from '$lib/stations/guard/CircuitSheet.svelte';
@@ -55,6 +56,27 @@
     { id: 'rules', title: 'House rules and cautions', body: rulesPage },
   ]);
 
+  const standing = $derived(result?.stations.sheet);
+  const sheetSays = {
+    empty: 'Nothing is chosen yet: nothing here to order, set or sign.',
+    waits: 'It waits for what is missing: nothing here to order, set or sign.',
+    stop: 'Stopped: nothing here is to be ordered, set or signed.',
+    caution: 'Not ready: this is open.',
+    condition: 'Holds if this is so; not ready before somebody said it.',
+    enough: '',
+  } as const;
+  /** What keeps it from ready, in words: a finding says its own, a field what is asked of it. */
+  const reasons = $derived([
+    ...new Set(
+      (standing?.because ?? []).flatMap((id) => {
+        const told = (result?.findings ?? []).filter((f) => f.id === id && f.level !== 'note').map((f) => f.text);
+        if (told.length > 0) return told;
+        const asked = result?.open.find((o) => o.field === id);
+        return asked ? [`${fieldName(id)}: ${asked.text}`] : isFindingId(id) ? [] : [fieldName(id)];
+      }),
+    ),
+  ]);
+
   interface Line {
     readonly path: string;
     readonly name: string;
@@ -92,6 +114,18 @@
       · revision {desk().parent?.slice(0, 8) ?? 'none'}
     </p>
   </header>
+
+  {#if standing && standing.state !== 'enough'}
+    <div class="mb-4 flex gap-2 border border-rule bg-paper p-3" data-testid="sheet-state">
+      <span class="mt-0.5"><Mark state={standing.state} size={16} /></span>
+      <div>
+        <p class="font-semibold">{sheetSays[standing.state]}</p>
+        <ul class="list-disc pl-5">
+          {#each reasons as reason (reason)}<li>{reason}</li>{/each}
+        </ul>
+      </div>
+    </div>
+  {/if}
 
   <Pages label="The sheet" {pages} />
 </article>

@@ -81,6 +81,12 @@
     {#if kind === 'transformer'}
       <QuantityField path="supply.source.rating" label="Transformer rating" dimension="apparentPower" />
       <NumberField shareTo={0.3} path="supply.source.impedance" label="Impedance" placeholder="0.0575" />
+      <NumberField
+        text
+        path="supply.upstream"
+        label="Fault level behind the bank"
+        placeholder="250 MVA, or 10 kA at 20 kV"
+      />
     {:else if kind === 'generator'}
       <QuantityField
         path="supply.source.rating"
