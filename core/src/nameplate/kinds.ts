@@ -38,7 +38,7 @@ const table: Readonly<Record<SpecialKind, Row>> = {
     is: 'a submersible motor',
     ask:
       'It lives in the water it pumps, is cooled by it, and its thrust bearing wants full speed in three to four ' +
-      'seconds. Size, cable, filter and start come from its maker: ask for pump and motor as one, with depth, bore, flow.',
+      'seconds. Size, cable, filter and start come from its maker: ask for pump and motor as one.',
   },
   'smoke-extract': {
     level: 'stop',
@@ -85,7 +85,7 @@ const table: Readonly<Record<SpecialKind, Row>> = {
       /\boutput\s+(?:speed|r\/min|rpm)\b/giu,
     ],
     is: 'a geared motor',
-    ask: 'Torque, ratio and mounting are the gear’s. Take the same unit, or a motor that the gear accepts by its flange.',
+    ask: 'Torque, ratio and mounting are the gear’s. Take the same unit, or a motor that the gear accepts.',
   },
   'two-speed': {
     level: 'caution',
