@@ -288,6 +288,8 @@ const load = z.strictObject({
         .optional(),
       /** Pitch diameter of the sheave or sprocket on the motor's shaft. */
       sheave: quantity('length').optional(),
+      /** Radial load that the motor's maker permits on its shaft. */
+      permittedPull: quantity('force').optional(),
     })
     .optional(),
   inertia: quantity('inertia', 'zero').optional(),

@@ -144,7 +144,7 @@ export const findingLevels = {
   'guard.crossing': ['caution', 'note'],
   'guard.restart': ['caution'],
   'guard.capacitor': ['stop', 'caution', 'note'],
-  'guard.no-fault-level': ['note'],
+  'guard.no-fault-level': ['caution'],
   'guard.fault-too-high': ['stop'],
   'guard.conductor-small': ['stop'],
   'guard.cable-beyond': ['caution'],

@@ -17,6 +17,9 @@ const verdict = (outcome: Outcome, text: string | (() => string), margin = 0): L
   margin,
   text: typeof text === 'string' ? () => text : text,
 });
+/** A load measured to this sizes a motor by itself (common practice: a clamp reading with voltage and power factor). */
+const wellKnown = 0.05;
+
 const protection = ['open', 'enclosed', 'severe-duty', 'washdown'];
 
 /** Whether a candidate does differently what killed the old motor. Closed forms; the sentence is made when asked. */
@@ -28,6 +31,9 @@ export function judgeLesson(needs: Needs, lesson: LessonId, motor: Motor, method
       if (old === undefined)
         return verdict('caution', 'The old motor was overheated: measure the load before trusting its rating.');
       const reserve = (motor.power * needs.place.motorDerating) / old - 1;
+      // A load known so well stands by itself, whatever the old one was rated.
+      if (reserve < -0.005 && needs.load.basis === 'load' && needs.load.uncertainty <= wellKnown)
+        return verdict('pass', () => `The load is known to ± ${percent(needs.load.uncertainty)}: it decides.`, reserve);
       return reserve >= -0.005
         ? verdict(
             'pass',

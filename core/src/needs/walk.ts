@@ -73,6 +73,9 @@ export interface LoadNeeds {
   /** Belt or chain pulls on the motor's shaft, over a sheave of this pitch diameter in m. */
   readonly belt: boolean;
   readonly sheave: number | undefined;
+  /** N: how hard the belt pulls, where the sheave is known, and what the motor's maker permits, where somebody said. */
+  readonly pull: number | undefined;
+  readonly permittedPull: number | undefined;
 }
 
 export interface PlaceNeeds {

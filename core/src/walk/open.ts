@@ -41,7 +41,7 @@ export function openOf(
     if (!list.some((entry) => entry.field === field))
       list.push({ field, text, who, ...(limit === undefined ? {} : { limit }) });
   };
-  if (Object.keys(input).length <= emptyCase) return list;
+  if (!load && !input.plate && !supply && !place && !input.speed) return list;
   if (place?.hazardous === undefined)
     ask(
       'place.hazardous',
@@ -82,9 +82,6 @@ export function openOf(
     ask('place.cable.length', 'site', 'How long is the motor’s cable? Drop, disconnection and pulses rest on it.');
   return list.slice(0, most);
 }
-
-/** Keys of a case in which nothing is said yet: format, practice, name, rules. */
-const emptyCase = 3;
 
 const percentText = (share: number): string => `${(share * 100).toFixed(1)} %`;
 

@@ -4,12 +4,21 @@ import {
   type Candidate,
   type Case,
   type StationState,
+  type Verdict,
   type Choice,
   type Curves,
   type MethodVerdict,
   type Result,
 } from '../case';
-import { commonPractice, comparedMethods, endingFindings, isFindingId, worstFirst, type Method } from '../contract';
+import {
+  commonPractice,
+  comparedMethods,
+  endingFindings,
+  isFindingId,
+  worstFirst,
+  isFigureId,
+  type Method,
+} from '../contract';
 import { Workings } from '../law';
 import { softLimit, tap, torqueRatio, type DrivenMachine } from '../physics';
 import { acceptDoubts } from './doubts';
@@ -178,20 +187,29 @@ export function solveWith(
   const standing = { choice: found.choice, subject: found.subject, first, plateLoad, open };
   const states = statesOf(walk, standing);
 
+  const has = (id: string): boolean => isFigureId(id) && w.figures.has(id);
+  // What a verdict rests on is of its own candidate: of others only what is the same for all was told.
+  const subjectMethod = found.subject && found.subject.kind !== 'plate' ? found.subject.method : undefined;
+  const resting = (verdicts: readonly Verdict[], isSubject: boolean): Verdict[] =>
+    verdicts.map((v) => ({ ...v, figures: v.figures.filter((id) => has(id) && (isSubject || isShared(id))) }));
+
   const result: Result = {
     format: 'pilgrim.result/1',
     core: coreVersion,
     name: input.name ?? null,
     practice: practice.id,
     figures: Object.fromEntries(w.figures),
-    findings: worstFirst(w.findings),
+    findings: worstFirst(w.findings).map((f) => ({ ...f, figures: f.figures.filter(has) })),
     facts: w.facts,
     enclosures: enclosureTable(place),
     history,
     replacement: found.replacement,
     counts: found.counts,
-    candidates: found.candidates,
-    methods: found.methods,
+    candidates: found.candidates.map((c, i) => ({
+      ...c,
+      verdicts: resting(c.verdicts, i === 0 && subjectMethod === c.method),
+    })),
+    methods: found.methods.map((m) => ({ ...m, verdicts: resting(m.verdicts, m.method === subjectMethod) })),
     choice: found.choice && { ...found.choice, outcome: outcomeBy(states.choice.state, found.choice.outcome) },
     subject: found.subject && { kind: found.subject.kind, name: found.subject.name, method: found.subject.method },
     stations: summaries(walk, found.choice, found.subject?.method ?? null, states),
@@ -205,6 +223,10 @@ export function solveWith(
   };
   return { result, screening: found.screening, starting: found.starting, driven: found.driven };
 }
+
+/** Figures that are the same whatever is chosen. */
+const isShared = (id: string): boolean =>
+  /^(plate|load|place|speed)\.|^start\.(sourceImpedance|faultCurrent)$/.test(id);
 
 /** A choice whose station is cautioned does not pass; one that holds on conditions does, and lists them. */
 const outcomeBy = (state: StationState, outcome: Choice['outcome']): Choice['outcome'] =>

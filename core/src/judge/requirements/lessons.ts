@@ -51,9 +51,9 @@ export const lessons: readonly Requirement<LessonId>[] = lessonIds.map((id) =>
     holdsIf: ({ needs, motor }) => {
       const limit = writeQuantity(motor.power * needs.place.motorDerating, 'W', needs.practice.words.units);
       return {
-        field: 'load.demand',
+        field: 'load.demand.uncertainty',
         limit,
-        text: `Holds if the load, measured at the running machine, is at most ${limit}: the old motor was overheated.`,
+        text: `Holds if the load, measured at the running machine, is at most ${limit}: the old motor was overheated. Give how well it is known.`,
       };
     },
     remedied: () => boughtFor[id] ?? '',

@@ -1,6 +1,6 @@
 import type { Motor } from '../../catalogue';
 import type { Practice } from '../../practice';
-import { writePart } from '../../quantity';
+import { writePart, writeQuantity } from '../../quantity';
 import { code } from '../code';
 import { requirement } from '../requirement';
 
@@ -17,11 +17,17 @@ export const shaft = requirement({
     const least = build.leastSheave[e.i] ?? NaN;
     e.margin = Number.isNaN(least) || load.sheave === undefined ? 0 : load.sheave / least - 1;
     if (build.shortShaft[e.i]) return code.fail;
+    if (load.permittedPull !== undefined && load.pull !== undefined) {
+      e.margin = load.permittedPull / load.pull - 1;
+      return e.margin < rounding ? code.caution : code.pass;
+    }
     // A least sheave that no table gives is never better than one that is known.
     e.condition = Number.isNaN(least);
     return e.condition || e.margin < rounding ? code.caution : code.pass;
   },
   sentence({ outcome, margin, motor, needs: { load, practice } }) {
+    if (load.permittedPull !== undefined && load.pull !== undefined && outcome !== 'fail')
+      return `The belt pulls ${writeQuantity(load.pull, 'N')}, ${writeQuantity(load.permittedPull, 'N')} is permitted.`;
     if (outcome === 'fail')
       return `Frame ${motor.frame} has a short shaft, for direct coupling only: a belt needs the long one.`;
     if (outcome === 'pass' && isUnknown(motor, practice))
@@ -36,13 +42,18 @@ export const shaft = requirement({
       `${motor.frame}: shaft and bearing take too much.`
     );
   },
-  holdsIf: ({ needs: { load } }) => ({
-    field: 'load.train.sheave',
-    limit: load.sheave === undefined ? 'its maker’s least' : writePart(load.sheave),
-    text:
-      `Holds if its maker permits the belt’s pull` +
-      `${load.sheave === undefined ? '' : ` on a sheave of ${writePart(load.sheave)}`}: no standard names it here.`,
-  }),
+  holdsIf: ({ needs: { load } }) =>
+    load.pull === undefined
+      ? {
+          field: 'load.train.sheave',
+          limit: 'its maker’s least',
+          text: 'Holds with a sheave that its maker permits: no standard names the least here. Give its diameter.',
+        }
+      : {
+          field: 'load.train.permittedPull',
+          limit: writeQuantity(load.pull, 'N'),
+          text: `Holds if its maker permits ${writeQuantity(load.pull, 'N')} across the shaft: no standard names it here.`,
+        },
   cure: () => 'direct coupling instead of the belt',
 });
 

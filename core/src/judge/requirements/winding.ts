@@ -32,6 +32,10 @@ export const winding = requirement({
     if (rule === 'plate') return passIf(wound.inverterDuty);
     const made = build.made[e.i] ?? NaN;
     if (rule === 'modern' && made >= modernSince) return code.pass;
+    if (needs.supply.voltage === undefined) {
+      e.condition = true;
+      return code.caution;
+    }
     if (output.by === 'case') return output.holds ? code.pass : remedied(e, 'sine-filter');
     if (rule === 'modern' && Number.isNaN(made)) {
       e.condition = true;
@@ -49,6 +53,8 @@ export const winding = requirement({
     if (outcome === 'fail') return 'The house rule wants inverter duty on the plate.';
     if (needs.rules.inverterDuty === 'modern' && isModern(motor.made))
       return `Accepted by house rule: ${motor.made === undefined ? 'a new motor' : `made in ${motor.made}`}.`;
+    if (needs.supply.voltage === undefined)
+      return 'What pulses reach follows from the supply’s voltage, which nobody gave.';
     const output = outputOf(v);
     const behind = output.filter === 'none' ? '' : ` behind the ${filterNames[output.filter]}`;
     const facts =
@@ -72,6 +78,12 @@ export const winding = requirement({
         field: 'plate.year',
         limit: `${modernSince}`,
         text: `Holds where the motor was made in ${modernSince} or later: confirm its year, or fit a dV/dt filter.`,
+      };
+    if (v.needs.supply.voltage === undefined)
+      return {
+        field: 'supply.voltage',
+        limit: `${neverAssumed} V`,
+        text: `Holds on a supply below ${neverAssumed} V with a short cable; above it a filter, or a winding for drives.`,
       };
     const output = outputOf(v);
     if (output.conditional === 'edge')

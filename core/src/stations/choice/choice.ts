@@ -256,8 +256,7 @@ function uncertain({ w }: Walk, needs: Needs, left: number): void {
     `The load is known to ± ${percent(needs.load.uncertainty)}: ` +
       (high > left
         ? `at the top of that this motor would be loaded to ${percent(high / left)}. `
-        : `this motor just misses the margin that is asked (${writeQuantity(rated, 'W', needs.practice.words.units)} ` +
-          `left, ${writeQuantity(asked, 'W', needs.practice.words.units)} asked). `) +
+        : `this motor misses the margin that is asked by ${percent(1 - rated / asked, 1)}. `) +
       `Measure the load better, or take the next size.`,
     { fields: ['load.demand.uncertainty'], figures: ['load.powerHigh', 'choice.loading'] },
   );

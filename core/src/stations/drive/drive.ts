@@ -225,7 +225,7 @@ function chooseSize(
     const small = byPower.current < byCurrent.current;
     w.finding(
       'drive.power-match',
-      small ? level : 'note',
+      small && size === byPower ? level : 'note',
       `Matched by power it would be the ${byPower.name} drive with ${writeQuantity(byPower.current, 'A')}; by ` +
         `amperes it is ${writeQuantity(byCurrent.current, 'A')}. ` +
         `${small ? 'Amperes decide: the smaller one would trip or burn.' : 'Too large only wastes money.'}`,

@@ -16,7 +16,7 @@ export function tellFault(walk: Walk, subject: Subject, circuit: Circuit | undef
   if (!available) {
     w.finding(
       'guard.no-fault-level',
-      'note',
+      'caution',
       'The fault current at the starter is not known: nothing here can be bought before it is. Describe the source, ' +
         'or ask the supplier of power for it.',
       { fields },

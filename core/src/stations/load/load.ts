@@ -104,6 +104,8 @@ export function findLoad(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
     uncertainty,
     belt: train.first === 'belt' || train.first === 'chain',
     sheave: load.train?.sheave?.value,
+    pull: w.value('load.beltPull'),
+    permittedPull: load.train?.permittedPull?.value,
   };
 }
 
@@ -175,6 +177,8 @@ function fromPlate(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
     uncertainty: 0,
     belt: train.first === 'belt' || train.first === 'chain',
     sheave: load?.train?.sheave?.value,
+    pull: undefined,
+    permittedPull: load?.train?.permittedPull?.value,
   };
 }
 

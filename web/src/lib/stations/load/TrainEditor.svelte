@@ -76,6 +76,9 @@
     dimension="length"
     placeholder="200 mm"
   />
+  {#if pulls}
+    <QuantityField path="load.train.permittedPull" label="Pull the motor’s maker permits" dimension="force" />
+  {/if}
   <ChoiceField path="load.rotation" label="It must turn, seen from the drive end" options={rotations} />
   {#if braked}<ChoiceField path="load.brake" label="What holds it" options={brakes} />{/if}
 </div>

@@ -72,7 +72,8 @@
         const told = (result?.findings ?? []).filter((f) => f.id === id && f.level !== 'note').map((f) => f.text);
         if (told.length > 0) return told;
         const asked = result?.open.find((o) => o.field === id);
-        return asked ? [`${fieldName(id)}: ${asked.text}`] : isFindingId(id) ? [] : [fieldName(id)];
+        if (asked) return [`${fieldName(id)}: ${asked.text}`];
+        return isFindingId(id) ? [] : [fieldName(id)];
       }),
     ),
   ]);
