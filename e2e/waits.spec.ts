@@ -5,7 +5,7 @@ import { openStation, ownPosition } from './helpers';
 
 /** Fields that take any text: there is no wrong value to type. */
 const freeText =
-  /\.(text|reason|name|currency|note|frame|enclosure|designLetter|codeLetter|insulation|cooling|duty|mounting|connection|efficiencyClass|protection|bearing\w*|serial|manufactured|mark\w*|ratedBy)$/;
+  /\.(text|reason|name|currency|note|frame|enclosure|designLetter|codeLetter|insulation|cooling|duty|mounting|connection|efficiencyClass|protection|bearing\w*|serial|manufactured|mark\w*|ratedBy|hazardousBy)$/;
 
 /** Types a wrong value into every field in view that was not tried yet, and back; gives how many there were. */
 async function tryAll(page: Page, done: Set<string>): Promise<number> {

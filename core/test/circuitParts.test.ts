@@ -17,7 +17,7 @@ describe('fault current, earth and what a device may be marked with', () => {
     expect(findingIds(european({ assemblyRating: '18.5 kA' }))).not.toContain('guard.fault-too-high');
   });
   it('an unmarked controller counts as 5 kA to 50 hp, 10 to 200 hp; IEC has no such number', () => {
-    const emergency = { role: 'emergency' } as const;
+    const emergency = { coordination: 'total' } as const;
     expect(figure(american(), 'guard.unmarkedRating')).toBe(5000);
     expect(findingIds(american(emergency))).toContain('guard.unmarked');
     const supply = (current: string) => ({
@@ -144,7 +144,7 @@ describe('parts, settings and what else watches', () => {
   });
   const part = (r: Result, kind: string) => r.guard?.parts.find((p) => p.kind === kind);
   it('each part says what the next one down would fail', () => {
-    const asked = european({ role: 'emergency' });
+    const asked = european({ coordination: 'total' });
     expect(part(asked, 'contactor')?.below).toContain('40 A AC-3 would carry 2 % too much');
     expect(part(european(), 'contactor')).toMatchObject({ rating: 'contactor 50 A', margin: 'type 1 as tested' });
     expect(part(european(), 'cable')?.below).toContain('4 mm²');
@@ -189,19 +189,21 @@ describe('parts, settings and what else watches', () => {
     european(guard, { load: { machine, demand: { kind: 'power', power: '15 kW', speed: '1475 rpm' } }, ...over });
   it('what is proposed follows machine and place, both sides', () => {
     expect(watch(at('conveyor'), 'jam')?.proposed).toBe('yes');
-    expect(watch(at('centrifugal-pump'), 'jam')?.proposed).toBe('not needed');
+    expect(watch(at('centrifugal-pump'), 'jam')?.proposed).toBe('not asked here');
     expect(watch(at('centrifugal-pump'), 'underload')?.proposed).toBe('yes');
-    expect(watch(at('conveyor'), 'underload')?.proposed).toBe('not needed');
+    expect(watch(at('conveyor'), 'underload')?.proposed).toBe('not asked here');
     expect(watch(at('conveyor', { place: { humid: true } }), 'spaceHeater')?.proposed).toBe('yes');
-    expect(watch(at('conveyor'), 'spaceHeater')?.proposed).toBe('not needed');
+    expect(watch(at('conveyor'), 'spaceHeater')?.proposed).toBe('not asked here');
     expect(watch(at('conveyor', { place: { ambient: '46 degC' } }), 'windingSensor')?.proposed).toBe('yes');
-    expect(watch(at('conveyor', { place: { ambient: '40 degC' } }), 'windingSensor')?.proposed).toBe('not needed');
+    expect(watch(at('conveyor', { place: { ambient: '40 degC' } }), 'windingSensor')?.proposed).toBe('not asked here');
     expect(watch(at('conveyor', { place: { water: 'washdown' } }), 'earthFault')?.proposed).toBe('yes');
-    expect(watch(at('conveyor'), 'earthFault')?.proposed).toBe('not needed');
+    expect(watch(at('conveyor'), 'earthFault')?.proposed).toBe('not asked here');
     expect(watch(at('conveyor', { method: 'drive' }), 'safeTorqueOff')?.proposed).toBe('yes');
-    expect(watch(at('centrifugal-pump', { method: 'drive' }), 'safeTorqueOff')?.proposed).toBe('not needed');
+    expect(watch(at('centrifugal-pump', { method: 'drive' }), 'safeTorqueOff')?.proposed).toBe(
+      'by the risk assessment',
+    );
     expect(watch(at('mixer'), 'emergencyStop')?.proposed).toBe('yes');
-    expect(watch(at('centrifugal-pump'), 'emergencyStop')?.proposed).toBe('not needed');
+    expect(watch(at('centrifugal-pump'), 'emergencyStop')?.proposed).toBe('by the risk assessment');
     for (const r of [at('mixer'), at('centrifugal-fan')]) expect(watch(r, 'phaseLoss')?.proposed).toBe('yes');
   });
   it('who sees a lost phase goes by the kind of relay', () => {
@@ -214,7 +216,7 @@ describe('parts, settings and what else watches', () => {
   it('what was decided is kept beside what was proposed', () => {
     const decided = at('conveyor', {}, { watch: { jam: false, spaceHeater: true }, undervoltage: 'ride-through' });
     expect(watch(decided, 'jam')).toMatchObject({ proposed: 'yes', decided: 'no' });
-    expect(watch(decided, 'spaceHeater')).toMatchObject({ proposed: 'not needed', decided: 'yes' });
+    expect(watch(decided, 'spaceHeater')).toMatchObject({ proposed: 'not asked here', decided: 'yes' });
     expect(watch(decided, 'undervoltage')).toMatchObject({ proposed: 'release', decided: 'ride-through' });
     expect(watch(decided, 'underload')?.decided).toBeNull();
   });

@@ -72,10 +72,14 @@ describe('a combination tested together', () => {
   });
   it('what is asked in the case goes before the role; emergency duty is referred, none is stopped', () => {
     expect(european({ role: 'general', coordination: 'type-2' }).guard?.combination.taken?.type).toBe(2);
-    const emergency = european({ role: 'emergency' });
-    expect(finding(emergency, 'guard.no-coordination')).toMatchObject({ level: 'note' });
-    expect(finding(emergency, 'guard.no-coordination')?.text).toContain('whoever answers for that duty');
-    expect(emergency.guard?.combination.taken).toBeNull();
+    const total = european({ coordination: 'total' });
+    expect(finding(total, 'guard.no-coordination')).toMatchObject({ level: 'note' });
+    expect(finding(total, 'guard.no-coordination')?.text).toContain('whoever answers for that duty');
+    expect(total.guard?.combination.taken).toBeNull();
+    expect(finding(european({ role: 'emergency' }), 'guard.emergency')?.text).toContain(
+      'Whoever answers for that duty',
+    );
+    expect(european({ role: 'emergency' }).guard).toBeNull();
     expect(finding(european({ role: 'process', coordination: 'none' }), 'guard.no-coordination')?.level).toBe('stop');
   });
   it('beyond what was tested there is none, and it says exactly what to ask for', () => {

@@ -308,7 +308,7 @@ describe('speed, torque and stopping', () => {
     expect(figure(of({}), 'drive.brakingPower')).toBeCloseTo(lifted * 0.85 * 0.9, -2);
     expect(level(of({ kind: 'ramp' }), 'drive.overvoltage')).toBe('caution');
     expect(findingIds(of({ kind: 'regenerative' }))).not.toContain('drive.overvoltage');
-    expect(level(of({ kind: 'coast' }), 'drive.braking')).toBe('caution');
+    expect(level(of({ kind: 'coast' }), 'drive.braking')).toBe('stop');
   });
   it('below 30 r/min an encoder is wanted, unless it is there', () => {
     expect(findingIds(conveyor(0.015))).toContain('drive.encoder');

@@ -222,7 +222,8 @@ const rows: readonly Row[] = [
   // Start and drive
   ['motor.inconsistent', 'caution', ['motor', 'plate.codeLetter', 'plate.speed'],
     direct({}, { motor: { plate: { ...plate, codeLetter: 'A', designLetter: 'D' } } }), direct({}, pinned)],
-  ['drive.power-match', 'caution', ['rules.driveMatch'], driven({}, { motor: { plate: { ...plate, current: '68/34 A' } } }), driven({}, pinned)],
+  ['drive.power-match', 'caution', ['rules.driveMatch'], driven({}, { motor: { plate: { ...plate, current: '68/34 A' } }, rules: { driveMatch: 'power' } }),
+    driven({}, { motor: { plate: { ...plate, current: '68/34 A' } } })],
   ['drive.cable-too-long', 'caution', ['place.cable.length'],
     stamped({}, { load: undefined, method: 'drive', place: { cable: { length: '15.1 m' } } }),
     stamped({}, { load: undefined, method: 'drive', place: { cable: { length: '15 m' } } })],

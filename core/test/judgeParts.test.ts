@@ -159,7 +159,16 @@ it('reserve after overheating holds if a given load is measured; the old rating 
     ...hot,
     load: { machine: 'centrifugal-fan', demand: { kind: 'power', power: '22 hp', speed: '1760 rpm' } },
   });
-  expect(verdictOf(given, 'history-reserve')?.condition).toMatchObject({ field: 'load.demand' });
+  expect(verdictOf(given, 'history-reserve')?.condition).toMatchObject({ field: 'load.demand.uncertainty' });
+  const measured = pinned({
+    plate: old,
+    ...hot,
+    load: {
+      machine: 'centrifugal-fan',
+      demand: { kind: 'power', power: '22 hp', speed: '1760 rpm', uncertainty: 0.05 },
+    },
+  });
+  expect(verdictOf(measured, 'history-reserve')).toMatchObject({ outcome: 'pass', condition: null });
   const asBefore = pinned({ plate: old, load: undefined, ...hot });
   expect(verdictOf(asBefore, 'history-reserve')).toMatchObject({ outcome: 'caution', condition: null });
 });

@@ -158,7 +158,8 @@ describe('choice', () => {
         motor: { catalogue: 'na-tefc-5hp-4p' },
       }).candidates[0]?.verdicts.find((v) => v.requirement === 'power')?.outcome;
     expect(at(degrees - 0.2)).toBe('pass');
-    expect(at(degrees + 0.2)).toBe('fail');
+    // What only just misses the margin still passes, as tight: two per cent, some two degrees.
+    expect(at(degrees + 3)).toBe('fail');
     expect(power('35 degC', 'na-tefc-2hp-4p')).toMatch(/It would pass with \d+ % of this load/);
   });
   it('an old frame that differs is a caution, not a fail', () => {

@@ -46,7 +46,7 @@ describe('turndown', () => {
   const down = (min: number) => pinned('na-tefc-25hp-4p', { method: 'drive', speed: { need: 'variable', min } });
   it('names the lowest speed asked and the lowest it may run at: rated ÷ 10 on a fan', () => {
     expect(of(down(0.05), 'turndown')?.text).toBe(
-      'Lowest speed asked is 88.0 r/min; on this load the motor may go down to 178 r/min.',
+      'Lowest speed asked is 88.0 r/min; its own fan cools it down to 178 r/min only, so it is bought with a blower.',
     );
     expect(of(down(0.05), 'turndown')?.remedy?.kind).toBe('blower');
     expect(of(down(0.2), 'turndown')?.remedy).toBeNull();

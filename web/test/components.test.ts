@@ -276,7 +276,7 @@ describe('a finding', () => {
   it('leads to the first two of its fields', async () => {
     const went = vi.fn();
     show(FindingLine, { finding, fresh: true }, went);
-    const ways = screen.getAllByRole('button');
+    const ways = screen.getAllByRole('button', { name: /^→/ });
     expect(ways).toHaveLength(2);
     await userEvent.click(ways[1] as HTMLElement);
     expect(went).toHaveBeenCalledWith('supply.voltage');

@@ -74,13 +74,12 @@ describe('the plant list, a page at a time', () => {
     expect(await found('q-50')).toContain(solved);
     expect(await found(example.load?.machine?.replaceAll('-', ' ') ?? '?')).toContain(solved);
   });
-  it('tells of each what stands: solved or with cautions, stopped, or nothing chosen', async () => {
+  it('tells of each what stands: as its sheet does, stopped, or nothing chosen', async () => {
     const row = async (find: string) => (await ask({ find })).rows[0];
     const whole = (await listPositions(sql)).find((p) => p.id === solved);
-    const states = Object.values(whole?.stations ?? {}).map((s) => s.state);
     expect(await row('Q-50')).toMatchObject({
       id: solved,
-      state: states.includes('stop') ? 'stop' : states.includes('caution') ? 'caution' : 'enough',
+      state: whole?.stations?.sheet?.state,
       choice: whole?.choice,
       cost: (whole?.newEnergy ?? NaN) * (whole?.energyPrice ?? NaN),
       worst: whole?.worst && { level: whole.worst.level, text: whole.worst.text },

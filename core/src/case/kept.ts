@@ -11,15 +11,7 @@ import {
   type StationName,
 } from '../contract';
 import { isRecord, readResult, reasoned } from './migrate';
-import {
-  choiceSchema,
-  openSchema,
-  stationSchema,
-  subjectSchema,
-  verdictSchema,
-  type Result,
-  type Verdict,
-} from './result';
+import { choiceSchema, stationSchema, subjectSchema, verdictSchema, type Result, type Verdict } from './result';
 
 /**
  * A figure without its formula and the origins of its inputs, and of what was assumed only what was assumed for it
@@ -57,7 +49,6 @@ export const keptSchema = z.strictObject({
   /** Of the first choice. */
   verdicts: z.array(keptVerdict),
   stations: z.record(z.enum(stations), stationSchema),
-  open: z.array(openSchema),
 });
 type KeptFigure = Frozen<Omit<z.output<typeof keptFigure>, 'unit'>> & Partial<Pick<Figure, 'unit'>>;
 export type Kept = Frozen<Omit<z.output<typeof keptSchema>, 'figures'>> & {
@@ -114,7 +105,7 @@ export function keep(result: Result): Kept {
     source: places.get(keyOf(f.source)) ?? 0,
     ...(own(f).length > 0 ? { assumed: own(f) } : {}),
   });
-  const { core, name, practice, findings, stations: told, choice: chosen, open } = result;
+  const { core, name, practice, findings, stations: told, choice: chosen } = result;
   const first = result.candidates.find((c) => c.motor.id === chosen?.motor.id && c.method === chosen.method);
   return {
     format: 'pilgrim.kept/1',
@@ -127,7 +118,6 @@ export function keep(result: Result): Kept {
       subject: result.subject,
       verdicts: (first?.verdicts ?? []).map(leanVerdict),
       stations: told,
-      open,
     },
   };
 }
@@ -146,8 +136,7 @@ const leanSource = ({ fromMemory, ...source }: Figure['source']): z.output<typeo
 
 /** Reads what a revision keeps, or a whole result of this or an earlier core; undefined where it is neither. */
 export function readKept(value: unknown): Kept | undefined {
-  const filled =
-    isRecord(value) && value.format === 'pilgrim.kept/1' ? { open: [], ...value, ...reasoned(value) } : value;
+  const filled = isRecord(value) && value.format === 'pilgrim.kept/1' ? { ...value, ...reasoned(value) } : value;
   if (isKept(filled)) return filled;
   const whole = readResult(value);
   return whole && keep(whole);

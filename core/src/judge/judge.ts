@@ -7,6 +7,7 @@ import {
   inputOf,
   pointOf,
   presentPoint,
+  runUpLoad,
   settledSpeed,
   type Needs,
 } from '../needs';
@@ -328,8 +329,9 @@ function moveTo(
  */
 function runUpRatio({ load }: Needs): number {
   let most = 0;
-  for (let x = 0.1; x < 0.75; x += 0.1) most = Math.max(most, torqueRatio(load.shape, x));
-  return most * load.startRatio;
+  const { shape, startRatio } = runUpLoad(load);
+  for (let x = 0.1; x < 0.75; x += 0.1) most = Math.max(most, torqueRatio(shape, x));
+  return most * startRatio;
 }
 
 interface YearRatio {

@@ -2,6 +2,7 @@ import type { Machine } from '../contract';
 import type { Case } from '../case';
 import type { LoadShape } from '../physics';
 import { factsOf } from '../practice';
+import type { LoadNeeds } from './walk';
 
 /** The load's shape as given, else the machine's usual one. */
 export function shapeOf(shape: NonNullable<Case['load']>['shape'], machine: Machine | undefined): LoadShape {
@@ -9,3 +10,25 @@ export function shapeOf(shape: NonNullable<Case['load']>['shape'], machine: Mach
   if (typeof shape === 'string') return { kind: shape };
   return { kind: 'points', points: shape.points.toSorted((a, b) => a[0] - b[0]) };
 }
+
+/** Torque that a machine of constant power asks in its run-up, ÷ its demand's: it starts idling (common practice). */
+const idle = 0.2;
+
+/** The load while it runs up: constant power is a shape of the working range, and such a machine starts idling. */
+export const runUpLoad = ({
+  shape,
+  startRatio,
+}: Pick<LoadNeeds, 'shape' | 'startRatio'>): { readonly shape: LoadShape; readonly startRatio: number } =>
+  shape.kind === 'constant-power'
+    ? { shape: { kind: 'constant' }, startRatio: startRatio < 1 ? startRatio : idle }
+    : { shape, startRatio };
+
+/** A hoist is one however its load is told: by machine, or by mass and speed. */
+export const isHoist = ({ load }: Pick<Case, 'load'>): boolean =>
+  load?.machine === 'hoist' || load?.demand?.kind === 'hoist';
+
+/** Duty that a competent person answers for, not this sheet: emergency duty, or a fire pump by its name. */
+export const isEmergency = ({ guard, name, plate }: Pick<Case, 'guard' | 'name' | 'plate'>): boolean =>
+  guard?.role === 'emergency' || fireDuty.test(name ?? '') || fireDuty.test(plate?.remarks ?? '');
+
+const fireDuty = /\b(?:fire[\s-]?(?:pump|fighting|water)|sprinkler)\b/i;

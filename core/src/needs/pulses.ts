@@ -82,8 +82,8 @@ export const crestFor = (
   { drive, place, supply }: Pick<Needs, 'drive' | 'place' | 'supply'>,
   line: number,
   power: number,
+  filter: OutputFilter = drive?.filter ?? 'none',
 ): number => {
-  const filter = drive?.filter ?? 'none';
   const length = place.cable;
   if (length === undefined && filter !== 'sine')
     return filter === 'none'
@@ -141,8 +141,7 @@ export function outputFor(needs: Pulsing, line: number, of: Wound): Output {
   const judged = judgedLine(line, of);
   const typed = drive?.filter ?? 'none';
   const cable = place.cable;
-  const crestBehind = (filter: OutputFilter): number =>
-    crestFor({ ...needs, drive: { ...drive, filter } }, judged, power);
+  const crestBehind = (filter: OutputFilter): number => crestKept(needs, judged, power, filter);
   const bears = (crest: number): boolean => pulseRating >= crest * 0.9999;
   const byWinding = unfilteredLength({ rules, drive }, judged, pulseRating, inverterDuty);
   const byDrive = usualDriveCable(power);
@@ -170,6 +169,22 @@ export function outputFor(needs: Pulsing, line: number, of: Wound): Output {
     if (bears(crest)) return { filter, by: 'asked', crest, holds: true, conditional: undefined, ...limits };
   }
   return { filter: 'sine', by: 'asked', crest: crestBehind('sine'), holds: false, conditional: undefined, ...limits };
+}
+
+/** Crests of one case, so that a list of motors asks each once: by line, rating and filter. */
+const kept = new WeakMap<Pulsing, Map<number, number>>();
+const filterCode: Readonly<Record<OutputFilter, number>> = { none: 0, reactor: 1, 'dv-dt': 2, sine: 3 };
+
+function crestKept(needs: Pulsing, line: number, power: number, filter: OutputFilter): number {
+  const known = kept.get(needs) ?? new Map<number, number>();
+  kept.set(needs, known);
+  // Bare pulses know no rating.
+  const key = (Math.round(line * 10) * 1e8 + (filter === 'none' ? 0 : Math.round(power))) * 4 + filterCode[filter];
+  const there = known.get(key);
+  if (there !== undefined) return there;
+  const crest = crestFor(needs, line, power, filter);
+  known.set(key, crest);
+  return crest;
 }
 
 /** Least rise in s with which this cable leaves no more than the winding bears; Infinity where none does. */

@@ -142,6 +142,13 @@ export const houseRules = {
     'The house margin, whatever is known. The other school sizes to the top of what the load may be: a measured load ' +
       'needs less above it, a guessed one more.',
   ),
+  liftMargin: rule<number>(
+    'Least speed of a pump above the one at which it moves nothing',
+    0.05,
+    [0, 0.05, 0.1],
+    'At that speed itself it only churns: wear and a falling level move the point.',
+    { min: 0, max: 0.5 },
+  ),
   leastLoading: rule<number>(
     'Least loading without a reason',
     0.5,

@@ -3,7 +3,7 @@ import { commonPractice, type Method } from '../contract';
 import { prescribed } from '../law';
 import { cableResistance, ratedTorqueOf, totalInertia, usualInertia, type Fitted, type StartCase } from '../physics';
 import { q } from '../quantity';
-import { connectionFor, driveOverload, settledSpeed, type CableImpedance, type Needs } from '../needs';
+import { connectionFor, driveOverload, runUpLoad, settledSpeed, type CableImpedance, type Needs } from '../needs';
 import { machineFor, startKey } from './fitted';
 import type { DriveAim } from './plans';
 
@@ -62,8 +62,7 @@ function prepared(needs: Needs, motor: Motor, method: Method | undefined): Bench
     load: {
       torque: load.torque,
       speed: load.speed,
-      shape: load.shape,
-      startRatio: load.startRatio,
+      ...runUpLoad(load),
       breakaway: load.torque * load.breakaway,
     },
     stallTime: start.stallTime,

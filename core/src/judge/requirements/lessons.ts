@@ -53,7 +53,9 @@ export const lessons: readonly Requirement<LessonId>[] = lessonIds.map((id) =>
       return {
         field: 'load.demand.uncertainty',
         limit,
-        text: `Holds if the load, measured at the running machine, is at most ${limit}: the old motor was overheated. Give how well it is known.`,
+        text:
+          `Holds if the load, measured at the running machine, is at most ${limit}: the old motor was overheated. ` +
+          'Give how well it is known.',
       };
     },
     remedied: () => boughtFor[id] ?? '',

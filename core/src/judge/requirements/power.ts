@@ -80,17 +80,16 @@ function sizes(v: Looked): {
   readonly hottest: number | undefined;
 } {
   const { margin, motor } = v;
-  const { place, load } = v.needs;
+  const { place } = v.needs;
   const rated = motor.power * left(v).share;
   const asked = rated / (1 + margin);
-  // What only just misses the margin passes too, down to the load itself.
-  const least = Math.max(asked * (1 - tight), asked / load.margin);
-  const hottest = ambientFor(least / motor.power, place.altitude, place.unbalanceDerating);
+  // By the figures in the sentence, so that whoever redoes the sum gets the same; what only just misses passes too.
+  const hottest = ambientFor(asked / motor.power, place.altitude, place.unbalanceDerating);
   return {
     rated,
     asked,
-    share: rated / least,
-    hottest: least <= motor.power && hottest > coldest ? hottest : undefined,
+    share: rated / asked,
+    hottest: asked <= motor.power && hottest > coldest ? hottest : undefined,
   };
 }
 

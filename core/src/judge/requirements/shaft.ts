@@ -52,7 +52,7 @@ export const shaft = requirement({
       : {
           field: 'load.train.permittedPull',
           limit: writeQuantity(load.pull, 'N'),
-          text: `Holds if its maker permits ${writeQuantity(load.pull, 'N')} across the shaft: no standard names it here.`,
+          text: `Holds if its maker permits ${writeQuantity(load.pull, 'N')} across the shaft: no standard says.`,
         },
   cure: () => 'direct coupling instead of the belt',
 });

@@ -20,9 +20,14 @@ export const turndown = requirement({
       ? remedied(e, 'blower')
       : code.fail;
   },
-  sentence: ({ motor, needs }) =>
-    `Lowest speed asked is ${writeQuantity(needs.speed.min * needs.load.speed, 'rpm')}; on this load ` +
-    `the motor may go down to ${writeQuantity(leastDriveSpeed(needs, motor), 'rpm')}.`,
+  sentence({ motor, needs, margin, outcome }) {
+    const asked = `Lowest speed asked is ${writeQuantity(needs.speed.min * needs.load.speed, 'rpm')}`;
+    const least = writeQuantity(leastDriveSpeed(needs, motor), 'rpm');
+    if (margin >= 0) return `${asked}; on this load the motor may go down to ${least}.`;
+    return outcome === 'pass'
+      ? `${asked}; its own fan cools it down to ${least} only, so it is bought with a blower.`
+      : `${asked}; on this load the motor cannot go below ${least}.`;
+  },
   remedied: () => 'a blower of its own on the motor',
   cure: ({ motor, needs }) => `not below ${percent(leastDriveSpeed(needs, motor) / needs.load.speed)} speed`,
 });

@@ -83,7 +83,7 @@ export const winding = requirement({
       return {
         field: 'supply.voltage',
         limit: `${neverAssumed} V`,
-        text: `Holds on a supply below ${neverAssumed} V with a short cable; above it a filter, or a winding for drives.`,
+        text: `Holds below ${neverAssumed} V on a short cable; above it a filter, or a winding for drives.`,
       };
     const output = outputOf(v);
     if (output.conditional === 'edge')

@@ -50,8 +50,9 @@ const machineFacts: Readonly<Record<Machine, MachineFacts>> = {
     ask: 'A crusher is overloaded by habit: give overload ratio and time, for they size motor and drive.',
   },
   mill: constant(1.4, 6),
-  'machine-tool': { shape: 'constant-power', breakaway: 1, inertia: 1 },
-  winder: { shape: 'constant-power', breakaway: 1, inertia: 1 },
+  // They start idling: spindle and reel break away long before they work.
+  'machine-tool': { shape: 'constant-power', breakaway: 0.3, inertia: 1 },
+  winder: { shape: 'constant-power', breakaway: 0.3, inertia: 1 },
   other: constant(1.5, 1),
 };
 

@@ -133,7 +133,7 @@ export function tellDrive(
       {},
     );
   }
-  const settings = [...programOf(walk, needs, subject, stopping, output)];
+  const settings = subject.method !== 'drive' ? [] : [...programOf(walk, needs, subject, stopping, output)];
   return {
     machine: stopping?.machine ?? null,
     curves: {

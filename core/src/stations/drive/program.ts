@@ -1,6 +1,6 @@
 import type { DriveSetting, StartSetting } from '../../case';
 import { brakingKinds, brakingNames, commonPractice, filterNames } from '../../contract';
-import { numberOf, type Needs, type Output, type Subject, type Walk } from '../../needs';
+import { isHoist, numberOf, percent, type Needs, type Output, type Subject, type Walk } from '../../needs';
 import { driveSettings, isVariableTorque, type DriveSettingId } from '../../physics';
 import { lossBraking, usualCarrier } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
@@ -121,7 +121,7 @@ function ofLimits(
   const planned = (path: string): StartSetting | undefined => run.find((s) => s.path === path);
   const variable = isVariableTorque(needs.load.shape);
   const closed = input.drive?.encoder === true;
-  const swings = hangs(input) || /conveyor|elevator/.test(input.load?.machine ?? '');
+  const swings = isHoist(input) || /conveyor|elevator/.test(input.load?.machine ?? '');
   const vector = closed ? 'vector with encoder' : variable ? 'volts per hertz' : 'vector, no encoder';
   const ramp = planned('start.drive.ramp');
   const boost = planned('start.drive.boost');
@@ -197,7 +197,7 @@ function ofStopping(walk: Walk, stopping: Stopping | undefined): readonly Valued
   ];
 }
 
-function ofSpeed(walk: Walk, { speed, load }: Needs, subject: Subject): readonly Valued[] {
+function ofSpeed(walk: Walk, { speed, load, rules }: Needs, subject: Subject): readonly Valued[] {
   const { input, w } = walk;
   const frequency = frequencyOf(walk, subject);
   const rated = numberOf(w, subject.speed);
@@ -205,9 +205,21 @@ function ofSpeed(walk: Walk, { speed, load }: Needs, subject: Subject): readonly
     frequency === undefined || rated === undefined ? '' : `${((frequency * n) / rated).toFixed(1)} Hz`;
   const setTo = (n: number): string | Set =>
     set(hertz(n), frequency === undefined || rated === undefined ? undefined : (frequency * n) / rated);
-  const least = speed.variable ? speed.min * load.speed : load.speed;
+  const asked = speed.variable ? speed.min * load.speed : load.speed;
+  // Below its shut-off speed a pump moves nothing: the setting lies a margin above it, whatever is asked.
+  const lifts = (w.value('speed.leastLift') ?? 0) * (1 + rules.liftMargin) * load.speed;
+  const least = Math.max(asked, speed.variable ? Math.min(lifts, load.speed) : 0);
   const rows: Valued[] = [
-    ['least-speed', setTo(least), speed.variable ? 'as asked; the motor bears it' : 'it runs at one speed', 'case'],
+    [
+      'least-speed',
+      setTo(least),
+      least > asked
+        ? `above the speed at which it moves nothing, with a margin of ${percent(rules.liftMargin)}`
+        : speed.variable
+          ? 'as asked; the motor bears it'
+          : 'it runs at one speed',
+      'case',
+    ],
     ['greatest-speed', setTo(Math.max(1, speed.max) * load.speed), 'within what motor and machine bear', 'case'],
     ['skip', 'set while it runs: where it sings or shakes, ± 1 Hz', 'resonances are found, not computed'],
   ];
@@ -215,17 +227,22 @@ function ofSpeed(walk: Walk, { speed, load }: Needs, subject: Subject): readonly
   return [
     ...rows,
     ['set-point', 'PI, slow: pressure or flow', 'speed follows the need'],
-    ['sleep', `below ${hertz(least)} for 60 s, wake at 95 % of the set point`, 'at no flow it only churns'],
+    [
+      'sleep',
+      `at no flow, or the pressure held at ${hertz(least)} for 60 s; wake at 95 % of the set point`,
+      'by flow or pressure: hertz alone do not tell that nothing is drawn',
+    ],
   ];
 }
 
 const isFluid = (input: Walk['input']): boolean => /fan|pump|blower/.test(input.load?.machine ?? '');
-const hangs = (input: Walk['input']): boolean => input.load?.demand?.kind === 'hoist';
 
 function ofBehaviour({ input }: Walk, { load, speed }: Needs): readonly Valued[] {
   const fluid = isFluid(input);
-  const hoist = hangs(input);
-  const alone = input.guard?.restart === 'automatic';
+  const hoist = isHoist(input);
+  // One decision with Guard's: what may not move by itself rides through nothing and starts by hand.
+  const alone = input.guard?.restart === 'automatic' && !hoist;
+  const held = hoist || input.guard?.undervoltage === 'release';
   const spares = isVariableTorque(load.shape) && speed.variable;
   return [
     [
@@ -235,8 +252,12 @@ function ofBehaviour({ input }: Walk, { load, speed }: Needs): readonly Valued[]
     ],
     [
       'ride-through',
-      hoist ? 'off' : 'on, kinetic',
-      hoist ? 'a load that hangs must not go on by itself' : 'a dip need not stop it: what turns feeds the bus',
+      held ? 'off' : 'on, kinetic',
+      hoist
+        ? 'a load that hangs must not go on by itself'
+        : held
+          ? 'decided at Guard: it stays off when the voltage goes'
+          : 'a dip need not stop it: what turns feeds the bus',
     ],
     [
       'restart',

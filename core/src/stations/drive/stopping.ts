@@ -1,7 +1,7 @@
 import type { DriveCurves, DriveSetting } from '../../case';
 import { commonPractice, model, type BrakingKind } from '../../contract';
 import { prescribed } from '../../law';
-import { driveOverload, numberOf, percent, type Needs, type Subject, type Walk } from '../../needs';
+import { driveOverload, isHoist, numberOf, percent, type Needs, type Subject, type Walk } from '../../needs';
 import {
   brakingEnergy,
   brakingResistance,
@@ -48,7 +48,7 @@ export function tellStopping(walk: Walk, needs: Needs, subject: Subject): Stoppi
   const bench = subject.motor && benchFor(needs, subject.motor);
   const speed = needs.load.speed * Math.max(1, needs.speed.max);
   const power = numberOf(w, subject.power);
-  const hoist = input.load?.demand?.kind === 'hoist';
+  const hoist = isHoist(input);
   const rated = w.value('drive.ratedCurrent') ?? numberOf(w, subject.current);
   if (!bench || power === undefined || rated === undefined) return undefined;
   const machine = drivenMachine(bench, { power, rated, overload: driveOverload(needs), hangs: hoist });
@@ -75,7 +75,7 @@ export function tellStopping(walk: Walk, needs: Needs, subject: Subject): Stoppi
     if (hoist)
       w.finding(
         'drive.braking',
-        'caution',
+        'stop',
         'A hoist that coasts drops its load: a holding brake, and a chopper or a drive that feeds back.',
         { fields: ['drive.braking.kind'] },
       );
@@ -164,14 +164,18 @@ export function tellStopping(walk: Walk, needs: Needs, subject: Subject): Stoppi
 
 const chopperSource = commonPractice('A generic chopper carries about 120 % of the drive’s rated current');
 
+/** Share of its lifting power that a hoist gives back, where that alone is told: 0.85 each way (common practice). */
+const usualHoist = 0.72;
+
 /** W that a load which is lowered gives the shaft, and what of it comes back to the bus through the motor. */
 function loweringOf(
   { input, w }: Walk,
   { circuit }: DrivenMachine,
   speed: number,
 ): { readonly shaft: number; readonly returned: number } {
-  const shaft =
-    (w.value('load.loweringPower') ?? 0) * (w.value('load.trainEfficiency') ?? input.load?.train?.efficiency ?? 1);
+  const eta = w.value('load.trainEfficiency') ?? input.load?.train?.efficiency ?? 1;
+  // Told by its power alone, what goes down gives that back less the losses of the way up and of the way down.
+  const shaft = (w.value('load.loweringPower') ?? (w.value('load.power') ?? 0) * usualHoist) * eta;
   const point = noPoint();
   const fed = new Fed(circuit, { control: 'vector', boost: 0, limit: Infinity });
   fed.give(speed, -shaft / (speed * rad), fed.most(speed, point), point);

@@ -37,6 +37,16 @@ export function tellCapacitors({ input, w }: Walk, subject: Subject, needs: Need
       );
     return;
   }
+  if (method === 'star-delta' && at === 'motor') {
+    w.finding(
+      'guard.capacitor',
+      'stop',
+      'A capacitor at a star-delta motor is switched onto a winding that turns open: the changeover charges it ' +
+        'against the line. To the board, or on a contactor of its own that closes after delta, discharged.',
+      { fields, source: wished.source },
+    );
+    return;
+  }
   const bench = needs && motor ? triedOf(needs, motor, method ?? 'direct')?.bench : undefined;
   const U = numberOf(w, subject.voltage);
   if (!bench || U === undefined || !w.figures.has('motor.powerFactor') || !w.figures.has('motor.inputPower')) return;

@@ -3,7 +3,7 @@ import { definition, type FigureId } from '../../contract';
 import { prescribed, type Given } from '../../law';
 import { conductorCurrent, overloadDial, overloadTrip } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
-import { conductorBasis, numberOf, percent, type Needs, type Subject, type Walk } from '../../needs';
+import { conductorBasis, isEmergency, numberOf, percent, type Needs, type Subject, type Walk } from '../../needs';
 import { tellCable, type Circuit } from './cable';
 import { tellCapacitors } from './capacitors';
 import { chartOf, chartSource } from './chart';
@@ -26,6 +26,17 @@ export interface GuardTold {
 export function tellGuard(walk: Walk, subject: Subject, needs?: Needs): GuardTold {
   const { practice, w } = walk;
   w.enter('guard');
+  if (isEmergency(walk.input)) {
+    w.without('guard.overloadDial', 'guard.overloadTrip', 'guard.conductorCurrent', 'guard.availableFault');
+    w.finding(
+      'guard.emergency',
+      'caution',
+      'Fire pumps and emergency duty have rules of their own: no dial, trip or branch device is given here, for ' +
+        'such a motor may have to run until it fails. Whoever answers for that duty decides.',
+      { fields: ['guard.role', 'name'] },
+    );
+    return { curves: null, view: null };
+  }
   const power = numberOf(w, subject.power);
   const voltage = numberOf(w, subject.voltage);
   const current = numberOf(w, subject.current);
@@ -125,7 +136,7 @@ export function tellGuard(walk: Walk, subject: Subject, needs?: Needs): GuardTol
       contactor:
         subject.method === 'star-delta' ? undefined : (combination.taken?.ac3 ?? value('guard.contactorRating')),
       tested: combination.taken !== null,
-      opensItself: schemeOf(walk, subject) === 'two-part',
+      opensItself: schemeOf(walk, subject, combination.taken) === 'two-part',
       withstand: withstandOf(circuit, value('guard.cableWithstand')),
       fault: value('guard.availableFault'),
       faultAtMotor: value('guard.faultAtMotor'),
@@ -145,7 +156,7 @@ export function tellGuard(walk: Walk, subject: Subject, needs?: Needs): GuardTol
   return {
     curves: chart?.curves ?? null,
     view: {
-      scheme: schemeOf(walk, subject),
+      scheme: schemeOf(walk, subject, combination.taken),
       parts: [...partsOf(walk, subject, { device, circuit, needs, tested: combination.taken })],
       combination,
       dial: subject.method === 'drive' ? null : dial,

@@ -1,6 +1,6 @@
 import type { CircuitPart, CombinationTaken, GuardView } from '../../case';
 import { deviceNames, type FigureId } from '../../contract';
-import { numberOf, type Needs, type Subject, type Walk } from '../../needs';
+import { isHoist, numberOf, type Needs, type Subject, type Walk } from '../../needs';
 import { q, writeQuantity } from '../../quantity';
 import type { Circuit } from './cable';
 import type { DeviceTaken } from './chart';
@@ -20,14 +20,22 @@ function over(has: number | undefined, asks: number | undefined): string {
       : `${share} % over what is asked`;
 }
 
-/** How the circuit is built: device and contactor, with a relay of its own, or what the method brings. */
-export function schemeOf({ input, practice }: Walk, { method }: Subject): GuardView['scheme'] {
+/**
+ * How the circuit is built: device and contactor, with a relay of its own, or what the method brings. What was tested
+ * together says it: parts with a relay of their own are three.
+ */
+export function schemeOf(
+  { input, practice }: Walk,
+  { method }: Subject,
+  tested: CombinationTaken | null,
+): GuardView['scheme'] {
   if (method === 'drive' || method === 'soft-starter' || method === 'star-delta') return method;
+  if (tested) return tested.relay === '' ? 'two-part' : 'three-part';
   return (input.guard?.device ?? practice.usualDevice) === 'motor-breaker' ? 'two-part' : 'three-part';
 }
 
 /** Whether the machine is run both ways: as the case says, else a hoist is. */
-const turnsBothWays = ({ input }: Walk): boolean => input.guard?.reversing ?? input.load?.demand?.kind === 'hoist';
+const turnsBothWays = ({ input }: Walk): boolean => input.guard?.reversing ?? isHoist(input);
 
 const interlocked = 'interlocked by a bar and by contacts; AC-4 where it is inched or plugged';
 
@@ -70,7 +78,7 @@ export function partsOf(
     ...{ kind, name, rating: '', range: '', margin: '', below: '', figure: null },
     ...of,
   });
-  const scheme = schemeOf(walk, subject);
+  const scheme = schemeOf(walk, subject, tested);
   const current = numberOf(w, subject.current);
   const list: CircuitPart[] = [
     part('source', 'supply', {
@@ -157,7 +165,9 @@ export function partsOf(
             ? 'overload in the breaker'
             : 'overload relay',
         {
-          rating: `dial ${dial.text}`,
+          rating: [scheme === 'three-part' && tested ? tested.relay : '', `dial ${dial.text}`]
+            .filter(Boolean)
+            .join(', '),
           range: [tested?.range, text('guard.tripClass') && `class ${text('guard.tripClass')}`]
             .filter(Boolean)
             .join(', '),

@@ -1,6 +1,6 @@
 import type { Watched } from '../../case';
 import { watches, type Machine, type Watch } from '../../contract';
-import { numberOf, type Subject, type Walk } from '../../needs';
+import { isHoist, numberOf, type Subject, type Walk } from '../../needs';
 
 interface Proposal {
   readonly yes: boolean;
@@ -51,13 +51,31 @@ export function watchesOf(walk: Walk, subject: Subject): readonly Watched[] {
   if (input.guard?.restart === 'automatic' && reached)
     w.finding(
       'guard.restart',
-      'caution',
-      'It restarts by itself and people can reach it: guards, a warning before it moves and a risk assessment first, ' +
-        'or restart by hand.',
+      isHoist(input) ? 'stop' : 'caution',
+      isHoist(input)
+        ? 'A hoist never restarts by itself: whoever holds its button starts it, every time.'
+        : 'It restarts by itself and people can reach it: guards, a warning before it moves and a risk assessment ' +
+            'first, or restart by hand.',
       { fields: ['guard.restart', 'load.machine'] },
     );
+  if (input.guard?.watch?.phaseLoss === false)
+    w.finding(
+      'guard.phase-loss',
+      'caution',
+      'Without it a motor that loses a phase burns at part load before an overload relay sees it: leave it on, or ' +
+        'say what else sees it.',
+      { fields: ['guard.watch.phaseLoss'] },
+    );
   const proposals = proposed(walk, subject);
-  const said = (yes: boolean): string => (yes ? 'yes' : 'not needed');
+  // Not needed is a person's word: of an unknown machine nothing is said, and of safety nothing refused.
+  const said = (yes: boolean, id: Watch): string =>
+    yes
+      ? 'yes'
+      : id === 'emergencyStop' || id === 'safeTorqueOff'
+        ? 'by the risk assessment'
+        : machine === undefined
+          ? 'say what it drives'
+          : 'not asked here';
   return [
     restart,
     undervoltage,
@@ -67,7 +85,7 @@ export function watchesOf(walk: Walk, subject: Subject): readonly Watched[] {
       return {
         id,
         name: watches[id],
-        proposed: said(yes),
+        proposed: said(yes, id),
         why,
         decided: own === undefined ? null : own ? 'yes' : 'no',
       };
@@ -139,10 +157,10 @@ function proposed({ input, practice, w }: Walk, subject: Subject): Readonly<Reco
     },
     emergencyStop: stops
       ? { yes: reached, why: reached ? 'people can reach moving parts' : 'where people reach the fan or its belt' }
-      : { yes: false, why: 'nothing that moves is in reach, if it is guarded' },
+      : { yes: false, why: machine === undefined ? 'what moves, and who reaches it?' : 'by who can reach what moves' },
     safeTorqueOff:
       onDrive && reached
         ? { yes: true, why: 'the emergency stop takes the torque away without a contactor behind the drive' }
-        : { yes: false, why: onDrive ? 'no emergency stop asks it' : 'a contactor opens the circuit' },
+        : { yes: false, why: onDrive ? 'where an emergency stop asks it' : 'a contactor opens the circuit' },
   };
 }

@@ -25,7 +25,7 @@ import { factsOf, houseRules } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
 import { breakawayGiven, tellDrivenShaft } from './demand';
 import { readTrain, tellPull, type Drivetrain } from './drivetrain';
-import { type LoadNeeds, type PlateFacts, shapeOf, type Walk } from '../../needs';
+import { isHoist, type LoadNeeds, type PlateFacts, shapeOf, type Walk } from '../../needs';
 import { tellRunning } from './running';
 
 /** From what is known of the driven machine to torque, speed and power at the motor shaft, and the power to ask for. */
@@ -60,6 +60,16 @@ export function findLoad(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
     w.figure('load.motorSpeed', speedThroughTrain, { n_L: 'load.speed', i: train.ratio });
     w.figure('load.motorPower', powerThroughTrain, { P_L: 'load.power', eta: train.efficiency });
   }
+  // A hoist is one however its load is told; by its mass it says how much comes back (stations/load/demand).
+  if (isHoist(input) && demand.kind !== 'hoist')
+    w.finding(
+      'load.overhauling',
+      'caution',
+      'Lowering, the load drives the motor and gives back its power less the losses: on a drive a chopper with a ' +
+        'resistor that bears it, or one that feeds back; the brake closes before torque goes and opens after torque ' +
+        'is proved; limit switches, a load limiter. Lifting people is not answered here.',
+      { fields: ['load.machine', 'load.demand'] },
+    );
   const uncertainty = tellUncertainty(walk, demand, usual);
   tellPull(walk, train);
   const thermal = tellDuty(walk);

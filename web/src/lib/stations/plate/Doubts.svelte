@@ -9,11 +9,11 @@
   import Mark from '$lib/ui/Mark.svelte';
 
   type Finding = Result['findings'][number];
-  const isPassing = (id: string): boolean => isFindingId(id) && passingFindings.has(id);
+  const isPassing = (id: string): boolean => isFindingId(id) && id !== 'plate.tradition' && passingFindings.has(id);
   const desk = useDesk();
   const doubts = $derived(
     (desk().result?.findings ?? []).filter(
-      (f) => f.station === 'plate' && (f.doubt || f.suggestions.length > 0 || isPassing(f.id)),
+      (f) => f.station === 'plate' && (f.doubt || f.suggestions.some((s) => s.field.startsWith('plate.')) || isPassing(f.id)),
     ),
   );
   /** Readings that would lay a doubt to rest, each once, those that explain most doubts first. */

@@ -116,7 +116,7 @@
     </p>
   </header>
 
-  {#if standing && standing.state !== 'enough'}
+  {#if standing && standing.state !== 'enough' && !desk().waiting.has('sheet')}
     <div class="mb-4 flex gap-2 border border-rule bg-paper p-3" data-testid="sheet-state">
       <span class="mt-0.5"><Mark state={standing.state} size={16} /></span>
       <div>
