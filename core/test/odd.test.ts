@@ -341,6 +341,13 @@ describe('air that may explode', () => {
   it.each(['Cooling pump', 'Woodward mixer', 'Workshop fan'])('%s does not', (name) =>
     expect(level(european({ name, load: load('mixer', '12 kW') }), 'place.hazard-words')).toBeUndefined(),
   );
+  it('no reason lets it stand: a person is named', () => {
+    const r = european({
+      ...{ name: 'Coal mill', load: load('mixer', '12 kW'), place: { hazardous: false } },
+      accepted: [{ finding: 'place.hazard-words', reason: 'never seen any' }],
+    });
+    expect(level(r, 'place.hazard-words')).toBe('caution');
+  });
   it('an elevator in dust does, whatever it is called', () => {
     const r = european({ load: load('bucket-elevator', '12 kW'), place: { dirt: 'dusty', water: 'dry' } });
     expect(level(r, 'place.hazard-words')).toBe('caution');

@@ -262,6 +262,9 @@ export const answeredFindings: ReadonlySet<FindingId> = new Set([
   'replacement.unknown',
 ]);
 
+/** Cautions that no reason lets stand: a person is asked by name, or none is. */
+export const namedFindings: ReadonlySet<FindingId> = new Set(['place.hazard-words']);
+
 /** Findings that say why nothing was chosen, those that end the choosing before them. */
 export const noChoiceFindings: ReadonlySet<FindingId> = new Set([
   ...endingFindings,

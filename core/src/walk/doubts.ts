@@ -1,4 +1,5 @@
 import type { Case } from '../case';
+import { isFindingId, namedFindings } from '../contract';
 import type { Walk } from '../needs';
 
 /**
@@ -8,6 +9,7 @@ import type { Walk } from '../needs';
 export function acceptDoubts({ input, w }: Walk): void {
   for (const [i, finding] of w.findings.entries()) {
     if (!finding.doubt && finding.level !== 'caution') continue;
+    if (isFindingId(finding.id) && namedFindings.has(finding.id)) continue;
     const accepted = input.accepted?.find(
       (a) =>
         a.finding === finding.id &&

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Finding } from '@pilgrim/core';
   import { Button, Input } from 'flowbite-svelte';
+  import { isFindingId, namedFindings } from '@pilgrim/core/vocabulary';
   import { fieldName } from '$lib/ui/names';
   import Mark from '$lib/ui/Mark.svelte';
   import { accept, doubtAgain } from './accepted';
@@ -18,7 +19,9 @@
   let asking = $state(false);
   let reason = $state('');
   const able = $derived(
-    finding.accepted === null && (finding.level === 'caution' || (finding.doubt && finding.level === 'stop')),
+    finding.accepted === null &&
+      !(isFindingId(finding.id) && namedFindings.has(finding.id)) &&
+      (finding.level === 'caution' || (finding.doubt && finding.level === 'stop')),
   );
 </script>
 

@@ -23,8 +23,11 @@
   const result = $derived(desk().result);
   const waits = $derived(desk().waiting.get('choice') ?? []);
   const findings = $derived(result?.findings ?? []);
-  // This station's, every stop and what is new stand open; what else was found is counted.
-  const near = $derived(findings.filter((f) => f.station === station || f.level === 'stop' || isNew(f)));
+  // This station's, what keeps it from enough, every stop and what is new stand open; what else was found is counted.
+  const because = $derived(result?.stations[station].because ?? []);
+  const near = $derived(
+    findings.filter((f) => f.station === station || f.level === 'stop' || because.includes(f.id) || isNew(f)),
+  );
   const far = $derived(findings.filter((f) => !near.includes(f)));
   const counted = $derived(
     (['caution', 'note'] as const)

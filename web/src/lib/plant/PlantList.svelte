@@ -62,10 +62,18 @@
       : [...new Set(positions.map((p) => p.area))].map((a) => [a, positions.filter((p) => p.area === a)] as const),
   );
 
+  /** Where nothing is left empty: how it stands. */
+  const stands: Readonly<Record<PlantRow['state'], string>> = {
+    stop: 'stopped',
+    caution: 'with cautions',
+    empty: 'nothing chosen',
+    condition: 'holds if',
+    enough: 'solved',
+  };
   const openText = (p: PlantRow): string => {
     if (!p.open) return 'nothing but a name';
     const open = p.open.map((s) => stationNames[s].toLowerCase());
-    return open.length === 0 ? 'solved' : `open: ${open.slice(0, 3).join(', ')}${open.length > 3 ? ' …' : ''}`;
+    return open.length === 0 ? stands[p.state] : `open: ${open.slice(0, 3).join(', ')}${open.length > 3 ? ' …' : ''}`;
   };
   const costText = ({ cost, currency }: PlantRow): string =>
     cost === null ? '—' : `${Math.round(cost).toLocaleString('en')} ${currency ?? ''}`;

@@ -13,7 +13,9 @@
   const desk = useDesk();
   const doubts = $derived(
     (desk().result?.findings ?? []).filter(
-      (f) => f.station === 'plate' && (f.doubt || f.suggestions.some((s) => s.field.startsWith('plate.')) || isPassing(f.id)),
+      (f) =>
+        f.station === 'plate' &&
+        (f.doubt || f.suggestions.some((s) => s.field.startsWith('plate.')) || isPassing(f.id)),
     ),
   );
   /** Readings that would lay a doubt to rest, each once, those that explain most doubts first. */
