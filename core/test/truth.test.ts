@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { caseSchema, readCase, solve, stations, type CaseText, type Result } from '@pilgrim/core';
 import { likelyCase } from './randomCases';
 
-/** How many cases are tried; `./pilgrim bench truth` tries more. */
+/** How many cases are tried; PILGRIM_RUNS=2000 tries more, PILGRIM_SEED others. */
 const runs = Number(process.env.PILGRIM_RUNS ?? 150);
 const seed = Number(process.env.PILGRIM_SEED ?? 35);
 
