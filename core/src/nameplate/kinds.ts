@@ -203,7 +203,6 @@ export function kindsOf(plate: Plate & { readonly text?: string }): KindFound[] 
   const speeds = plate.speed?.groups.flat() ?? [];
   if (speeds.length > 1 && plate.speed?.groups.length !== plate.voltage?.groups.length)
     also('two-speed', 'speed', plate.speed?.text ?? '');
-  // A motor with a blower is cooled so; its enclosure may say it alone.
   return [...found.values()];
 }
 

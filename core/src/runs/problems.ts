@@ -26,6 +26,8 @@ export interface Problem {
   /** A condition passes if an input that nobody gave keeps a limit; a note is tight, and passes. */
   readonly level: 'fail' | 'caution' | 'condition' | 'note';
   readonly text: string;
+  /** Of a condition: from which, or up to which, it holds. */
+  readonly limit?: string;
 }
 
 /** Lines of judgement on a simulated start; common practice. */
@@ -69,7 +71,8 @@ export function problemsOf(
   starts: number | undefined,
 ): Problem[] {
   const list: Problem[] = [];
-  const add = (id: Problem['id'], level: Problem['level'], text: string): void => void list.push({ id, level, text });
+  const add = (id: Problem['id'], level: Problem['level'], text: string, limit?: string): void =>
+    void list.push({ id, level, text, ...(limit !== undefined && { limit }) });
   const synchronous = (120 * bench.feed.frequency) / bench.circuit.poles;
   const stage = stageNames[method];
   if (run.outcome === 'stalled')
@@ -174,12 +177,11 @@ export function problemsOf(
           `is the house rule${kept === 'tight' ? ': tight' : ''}.`,
       );
     const level = needs.supply.upstreamKnown ? 0 : leastNetwork(needs, run);
-    if (kept === 'well' && level > weakestNetwork)
-      add(
-        'start.upstream-unknown',
-        'condition',
-        `Holds from ${writeQuantity(roundedUp(level), 'VA')} of fault level behind the bank, which nobody gave.`,
-      );
+    if (kept === 'well' && level > weakestNetwork) {
+      const limit = writeQuantity(roundedUp(level), 'VA');
+      const text = `Holds from ${limit} of fault level behind the bank, which nobody gave.`;
+      add('start.upstream-unknown', 'condition', text, limit);
+    }
   }
   const { drop, maxDrop, name } = bench.cable ?? {};
   if (drop !== undefined && maxDrop !== undefined && drop > maxDrop * 1.0001)

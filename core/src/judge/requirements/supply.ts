@@ -53,8 +53,7 @@ export const supply = requirement({
   },
   holdsIf(v) {
     const behind = v.tried?.problems.find((p) => p.id === 'start.upstream-unknown');
-    if (behind)
-      return { field: 'supply.upstream', limit: /from (.+?) of/.exec(behind.text)?.[1] ?? '', text: behind.text };
+    if (behind) return { field: 'supply.upstream', limit: behind.limit ?? '', text: behind.text };
     const text = writeQuantity(sourceFor(v), 'VA');
     return {
       field: 'supply.source',

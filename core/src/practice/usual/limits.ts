@@ -57,7 +57,5 @@ export const setHeight = 0.0001;
 export const drivenPowerFactor = 0.9;
 /** Fault level that any public network has behind a bank, VA (common practice; a weak rural line some 20 to 50 MVA). */
 export const weakestNetwork = 20e6;
-/** Fault level that a usual medium-voltage network has, VA (common practice: 100 to 500 MVA). */
-export const usualNetwork = 100e6;
 /** Stall time from hot that any cage motor bears, s (common practice: 5 to 6). */
 export const anyStall = 5;
