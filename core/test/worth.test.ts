@@ -164,3 +164,73 @@ describe('what a change is worth', () => {
     expect(r.figures['cost.netPresentValue']?.assumed.map((a) => a.field)).toContain('money.installedCost');
   });
 });
+
+describe('what is there today', () => {
+  const plate = {
+    ...{ power: '18.5 kW', voltage: '400 V', current: '35 A', speed: '1470 rpm', frequency: '50 Hz', phases: 3 },
+    ...{ frame: '180M', protection: 'IP55' },
+  } as const;
+  const ways = (over: Partial<CaseText>) => {
+    const r = pump({}, { errand: 'wasteful', plate, motor: { existing: true }, ...over });
+    return { r, keep: r.cost?.options.find((o) => o.kind === 'keep'), kinds: r.cost?.options.map((o) => o.kind) };
+  };
+  it('a motor that hangs on a drive already runs by speed today: nothing is saved by putting it on one', () => {
+    const valve = ways({ method: null, motor: null });
+    const driven = ways({ method: null, motor: null, starter: 'drive' });
+    expect(valve.keep?.method).toBe('direct');
+    expect(driven.keep?.method).toBe('drive');
+    expect(driven.keep?.energy).toBeLessThan((valve.keep?.energy ?? 0) * 0.9);
+    expect(valve.kinds).toContain('drive');
+    expect(driven.kinds).not.toContain('drive');
+    expect(driven.r.figures['cost.oldRatio']?.assumed.map((a) => a.field)).not.toContain('starter');
+    expect(valve.r.figures['cost.oldRatio']?.assumed.map((a) => a.field)).toContain('starter');
+  });
+  it('what stands there runs: it never fails, whatever it would be called if it were chosen', () => {
+    const small = { ...plate, power: '11 kW', current: '21 A' };
+    const { keep, r } = ways({ plate: small, method: null, motor: null, starter: 'star-delta' });
+    expect(keep).toMatchObject({ method: 'star-delta', outcome: 'caution' });
+    expect(keep?.text).toMatch(/^It runs today, but/);
+    expect(r.choice?.options?.[0]).toMatchObject({ kind: 'keep', method: 'star-delta', outcome: 'caution' });
+  });
+});
+
+describe('what is bought', () => {
+  const index = (over: Partial<CaseText>) => {
+    const r = pump({ installedCost: undefined }, over);
+    const { origins, value: cost = NaN, band } = r.figures['cost.investment'] ?? {};
+    return { r, cost, band, inputs: r.figures['cost.investment']?.inputs ?? {}, origins };
+  };
+  const cable = (length: string): Partial<CaseText> => ({ place: { cable: { length } } });
+  it('filter and cable are counted, and a sum that nobody typed is a band', () => {
+    const near = index(cable('5 m'));
+    const far = index({ ...cable('10 m'), drive: { filter: 'dv-dt' } });
+    expect(near.inputs.f).toBe(0);
+    expect(far.inputs.f).toBeGreaterThan(100);
+    expect(far.inputs.c).toBeCloseTo(Number(near.inputs.c) * 2, -1);
+    const { m = 0, s = 0, f = 0, c = 0 } = far.inputs;
+    expect(far.cost).toBe(Number(m) + Number(s) + Number(f) + Number(c));
+    expect(far.band).toEqual([far.cost / 2, far.cost * 2]);
+    expect(far.r.stations.cost.key).toMatch(/^(back in \d+ to \d+ years|not back in)/);
+  });
+  it('without a length no cable is counted, and where a drive is already there neither', () => {
+    expect(index({}).inputs.c).toBe(0);
+    expect(index({ ...cable('60 m'), starter: 'drive' }).inputs.c).toBe(0);
+    expect(index({ ...cable('60 m'), method: 'direct', speed: { need: 'fixed' } }).inputs.c ?? 0).toBe(0);
+  });
+  it('a starter that somebody says is there is not bought again, unless the motor outgrows it', () => {
+    const plate = { power: '22 kW', voltage: '400 V', speed: '1470 rpm', frequency: '50 Hz', phases: 3 } as const;
+    expect(index({ plate, starter: 'drive' }).inputs.s).toBe(0);
+    expect(index({ plate }).inputs.s).toBeGreaterThan(300);
+    expect(index({ plate: { ...plate, power: '7.5 kW' }, starter: 'drive' }).inputs.s).toBeGreaterThan(300);
+  });
+  it('what the decided filter loses is in the year’s sums', () => {
+    const loss = (over: Partial<CaseText>) =>
+      index(over).r.cost?.account.find((row) => row.kind === 'filter')?.new ?? 0;
+    expect(loss(cable('5 m'))).toBe(0);
+    const typed = loss({ ...cable('5 m'), drive: { filter: 'sine' } });
+    const all = value(index({ ...cable('5 m'), drive: { filter: 'sine' } }).r, 'cost.newEnergy');
+    expect(typed / all).toBeCloseTo(0.01, 3);
+    // Asked by the motor’s winding on a long cable, typed by nobody.
+    expect(loss({ ...cable('120 m'), supply: { voltage: '500 V', frequency: '50 Hz' } })).toBeGreaterThan(0);
+  });
+});

@@ -608,6 +608,8 @@ export const caseSchema = z.strictObject(
         method: oneOf(methods).optional(),
       })
       .optional(),
+    /** How the motor is started or fed today; left out: straight on the line. */
+    starter: oneOf(methods).optional(),
     replacement: z
       .strictObject({ plate: plateSchema.optional(), catalogue: text(80).optional() })
       .refine((r) => r.plate === undefined || r.catalogue === undefined, {

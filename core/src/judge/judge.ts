@@ -6,6 +6,7 @@ import {
   driveOverload,
   inputOf,
   pointOf,
+  filterLossFor,
   presentPoint,
   runUpLoad,
   settledSpeed,
@@ -368,10 +369,16 @@ function unearned({ needs: { load, speed } }: Bench, { drive, n }: Entry, direct
 }
 
 /** Present value of the energy over the years. */
-function energyCost({ needs, c }: Bench, { ratios, annuity }: Year, i: number, method: Method, direct: number): number {
+function energyCost(bench: Bench, { ratios, annuity }: Year, i: number, method: Method, direct: number): number {
+  const { needs, c } = bench;
   const rated = c.power[i] ?? 0;
   const eta = (needs.rules.efficiencyBasis === 'minimum' ? c.efficiencyMinimum[i] : c.efficiency[i]) ?? 0.9;
-  const motor = { rated, eta, constant: c.constantLoss[i] ?? usualConstantLoss };
+  const motor = {
+    rated,
+    eta,
+    constant: c.constantLoss[i] ?? usualConstantLoss,
+    filter: filterLossAt(bench, i, method),
+  };
   const n = settledSpeed(needs, method, direct);
   const full = shaftPower(needs.load.torque, needs.load.speed, n, needs.load.shape);
   let energy = 0;
@@ -382,6 +389,16 @@ function energyCost({ needs, c }: Bench, { ratios, annuity }: Year, i: number, m
       price *
       (method === 'drive' ? inputOf(full, motor, driven, bySpeed, needs.fed) : inputOf(full, motor, present, now));
   return (energy / 1000) * needs.energyPrice * annuity;
+}
+
+/** Share lost between drive and motor i: the filter that `winding` counts. */
+function filterLossAt({ needs, c, build, supply }: Bench, i: number, method: Method): number {
+  if (method !== 'drive') return 0;
+  const voltage = supply.voltage[i] ?? 0;
+  return filterLossFor(needs, needs.supply.voltage ?? voltage, {
+    ...{ power: c.power[i] ?? 0, voltage },
+    ...{ pulseRating: build.pulseRating[i] ?? 0, inverterDuty: build.inverterDuty[i] === 1 },
+  });
 }
 
 /** Puts every motor of the own shelf before every one that must be ordered. */

@@ -87,6 +87,8 @@ export interface Rating extends LossCurve {
   readonly rated: number;
   /** Losses at a share of rating ÷ those as it is made to run, where it is connected otherwise. */
   readonly lossTimes?: (x: number) => number;
+  /** Share of what passes that the filter behind its drive loses. */
+  readonly filter?: number;
 }
 
 /**
@@ -95,7 +97,7 @@ export interface Rating extends LossCurve {
  */
 export function drawnOf(
   full: number,
-  { rated, lossTimes, ...curve }: Rating,
+  { rated, lossTimes, filter = 0, ...curve }: Rating,
   point: FlowPoint,
   way: FlowWay,
   fed?: FedNeeds,
@@ -127,7 +129,7 @@ export function drawnOf(
       return {
         motor: point.share * motor,
         drive: point.share * lost,
-        filter: point.share * motor * (fed?.filter ?? 0),
+        filter: point.share * motor * filter,
       };
     }
     default:

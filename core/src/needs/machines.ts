@@ -1,4 +1,4 @@
-import type { Machine } from '../contract';
+import type { Machine, Method } from '../contract';
 import type { Case } from '../case';
 import type { LoadShape } from '../physics';
 import { factsOf } from '../practice';
@@ -26,6 +26,10 @@ export const runUpLoad = ({
 /** A hoist is one however its load is told: by machine, or by mass and speed. */
 export const isHoist = ({ load }: Pick<Case, 'load'>): boolean =>
   load?.machine === 'hoist' || load?.demand?.kind === 'hoist';
+
+/** What starts or feeds the motor today: as said, or as it was when it failed; else straight on the line. */
+export const starterThere = ({ starter, history }: Pick<Case, 'starter' | 'history'>): Method =>
+  starter ?? history?.method ?? 'direct';
 
 /** Duty that a competent person answers for, not this sheet: emergency duty, or a fire pump by its name. */
 export const isEmergency = ({ guard, name, plate }: Pick<Case, 'guard' | 'name' | 'plate'>): boolean =>

@@ -1,7 +1,18 @@
+import type { Motor } from '../catalogue';
 import type { OutputFilter } from '../contract';
 import { doubledPulse, pulsePeak, terminalPulse, type PulseFilter } from '../physics';
-import { cableWave, coreDamping, filterCoils, neverAssumed, sineCrest, usualDriveCable, usualEdge } from '../practice';
+import {
+  cableWave,
+  coreDamping,
+  filterCoils,
+  filterLoss,
+  neverAssumed,
+  sineCrest,
+  usualDriveCable,
+  usualEdge,
+} from '../practice';
 import { q } from '../quantity';
+import { connectionFor } from './candidate';
 import type { Needs } from './walk';
 
 /** Crest in V of the drive's pulses fully reflected at the motor's end of the cable, on a line of so many V. */
@@ -170,6 +181,21 @@ export function outputFor(needs: Pulsing, line: number, of: Wound): Output {
   }
   return { filter: 'sine', by: 'asked', crest: crestBehind('sine'), holds: false, conditional: undefined, ...limits };
 }
+
+/**
+ * Share of what passes that is lost in what stands between a drive and its motor. A house rule that takes windings as
+ * they are counts only what the case fits.
+ */
+export function filterLossFor(needs: Pulsing, line: number, of: Wound): number {
+  const typed = needs.drive?.filter ?? 'none';
+  return filterLoss[needs.rules.inverterDuty === 'judged' ? outputFor(needs, line, of).filter : typed];
+}
+
+/** The same for a motor of a list. */
+export const filterLossOf = (needs: Pulsing, motor: Motor): number => {
+  const { voltage } = connectionFor(motor, needs.supply.voltage);
+  return filterLossFor(needs, needs.supply.voltage ?? voltage, { ...motor, voltage });
+};
 
 /** Crests of one case, so that a list of motors asks each once: by line, rating and filter. */
 const kept = new WeakMap<Pulsing, Map<number, number>>();

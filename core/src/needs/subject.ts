@@ -7,7 +7,8 @@ import { classEfficiency, enclosureOf, isNear, saysInverterDuty, serviceFactorOf
 import type { Practice } from '../practice';
 import { connectionFor } from './candidate';
 import { usualConstantLoss } from '../physics';
-import type { PlateFacts, Walk } from './walk';
+import type { Wound } from './pulses';
+import type { Needs, PlateFacts, Walk } from './walk';
 
 /** A given value that is certainly there. */
 type Known<U extends UnitId> = Given<U> & { readonly value: Q<U> };
@@ -169,6 +170,18 @@ export function usualEfficiency(input: Case, practice: Practice, power: number, 
 function stampedHere({ plate, supply }: Case): boolean {
   const usable = plate?.usableAt;
   return usable?.current !== undefined && isNear(usable.voltage?.value, supply?.voltage?.value);
+}
+
+/** V that a subject's winding bears: as known of it, else an ordinary one's. */
+export const pulseRatingOf = ({ pulseRating }: Subject, practice: Practice): number =>
+  pulseRating ?? practice.ordinaryPulse.value;
+
+/** What of a subject decides what stands between it and a drive; undefined where its rating is not known. */
+export function woundOf(w: Workings, subject: Subject, { practice, supply }: Needs): Wound | undefined {
+  const power = numberOf(w, subject.power);
+  const voltage = numberOf(w, subject.voltage) ?? supply.voltage;
+  if (power === undefined || voltage === undefined) return undefined;
+  return { power, voltage, pulseRating: pulseRatingOf(subject, practice), inverterDuty: subject.inverterDuty };
 }
 
 /** The number behind a subject's input, whether it is a figure or a given value. */

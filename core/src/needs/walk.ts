@@ -113,8 +113,6 @@ export interface FlowNeeds {
 export interface FedNeeds {
   readonly losses: DeclaredLosses | undefined;
   readonly leastFlux: boolean;
-  /** Share of what passes that the filter behind the drive loses. */
-  readonly filter: number;
   /** W that the drive takes while nothing runs; nothing where its sheet is not told. */
   readonly standby: number;
 }

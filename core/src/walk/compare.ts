@@ -2,7 +2,17 @@ import type { CostOption, CostView } from '../case';
 import { modelPrice, ratedTorque, starterPriceIndex, type Motor } from '../catalogue';
 import type { Method } from '../contract';
 import { noLoadShare } from '../nameplate';
-import { bySpeed, connectionFor, pointOf, settledSpeed, type Needs, type Subject, type Walk } from '../needs';
+import {
+  bySpeed,
+  connectionFor,
+  filterLossOf,
+  pointOf,
+  settledSpeed,
+  starterThere,
+  type Needs,
+  type Subject,
+  type Walk,
+} from '../needs';
 import {
   growingPresentValue,
   meetingSpeed,
@@ -14,7 +24,7 @@ import {
 } from '../physics';
 import { lowSpeedEfficiency, rewinding, twoSpeedPrice, usualLowSpeed } from '../practice';
 import { yearOf, type CostTold, type Runner } from '../stations';
-import { option, waysOf, withoutDrive } from './options';
+import { keptAsIs, option, waysOf, withoutDrive } from './options';
 import { inStar } from './star';
 
 type Kind = CostOption['kind'];
@@ -145,10 +155,7 @@ function waysFor(walk: Walk, needs: Needs, subject: Subject, offered: readonly M
   const own = (motor: Motor, method: Method): boolean => subject.motor?.id === motor.id && subject.method === method;
   const investment = w.value('cost.investment') ?? 0;
   /** Money of one point of the index: by what was typed for the subject, else one. */
-  const points =
-    subject.motor && subject.method
-      ? subject.motor.priceIndex + starterPriceIndex(subject.method, subject.motor.power)
-      : 0;
+  const { points } = told;
   const scale = input.money?.installedCost !== undefined && points > 0 ? input.money.installedCost / points : 1;
   const indexed = w.figures.get('cost.investment')?.assumed.some((a) => a.field === 'money.installedCost') === true;
   /** A way that buys: what was typed or told for the subject stands for it. */
@@ -165,7 +172,7 @@ function waysFor(walk: Walk, needs: Needs, subject: Subject, offered: readonly M
     const { method, outcome, text } = found;
     const mine = own(motor, method);
     const starter = more > 0 ? starterPriceIndex(method, motor.power) : 0;
-    const price = kind === 'drive' ? starter : motor.priceIndex + starter;
+    const price = (kind === 'drive' ? starter : motor.priceIndex + starter) + found.beside + told.cable(method);
     return [
       {
         ...{ kind, name: names[kind], motor: found.motor.name, method, outcome, text, life },
@@ -178,13 +185,9 @@ function waysFor(walk: Walk, needs: Needs, subject: Subject, offered: readonly M
   };
   const ways: Way[] = [];
   if (there) {
-    const kept = option('keep', fixed, old, withoutDrive);
-    const judged = {
-      method: kept?.method ?? 'direct',
-      outcome: kept?.outcome ?? 'caution',
-      text: kept?.text ?? '',
-    } as const;
-    const said = { motor: there.name, ...judged };
+    const method = starterThere(input);
+    const kept = keptAsIs({ fixed, variable }, old, method);
+    const said = { motor: there.name, method, outcome: kept?.outcome ?? ('caution' as const), text: kept?.text ?? '' };
     if (input.errand !== 'failed')
       ways.push({
         kind: 'keep',
@@ -234,7 +237,8 @@ function waysFor(walk: Walk, needs: Needs, subject: Subject, offered: readonly M
   if (!same) ways.push(...right);
   ways.push(...twoSpeeds(needs, right[0], offered, told, scale));
   // A burnt motor is rewound before it runs on anything.
-  if (input.errand !== 'failed') ways.push(...bought('drive', variable, old, ['drive'], 1));
+  if (input.errand !== 'failed' && starterThere(input) !== 'drive')
+    ways.push(...bought('drive', variable, old, ['drive'], 1));
   ways.push(...best('replace-drive', variable, ['drive']));
   return ways;
 }
@@ -250,6 +254,7 @@ function runnerOf(needs: Needs, motor: Motor, method: Method, way: FlowWay, { be
     rated: motor.power,
     eta: needs.rules.efficiencyBasis === 'minimum' ? motor.efficiencyMinimum : motor.efficiency,
     constant: motor.constantLoss ?? usualConstantLoss,
+    ...(method === 'drive' && { filter: filterLossOf(needs, motor) }),
     way,
     billed: way.kind === after.way.kind ? after.billed : before.billed,
     wire: after.wire && {

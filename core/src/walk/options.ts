@@ -3,10 +3,12 @@ import type { Choice } from '../case';
 import { explain, findFirst, judge } from '../judge';
 import { comparedMethods, type Method } from '../contract';
 import { motorOfPlate, plateAt } from '../nameplate';
-import type { Needs, Walk } from '../needs';
+import { starterThere, type Needs, type Walk } from '../needs';
 
 type Option = NonNullable<Choice['options']>[number];
 type Kind = Option['kind'];
+/** A way as judged, and the price index of what it counts on beside motor and starter. */
+type Judged = Option & { readonly beside: number };
 
 export const withoutDrive = comparedMethods.filter((m) => m !== 'drive');
 
@@ -31,11 +33,30 @@ export function waysOf({ input, practice }: Pick<Walk, 'input' | 'practice'>, ne
 export function optionsOf(walk: Pick<Walk, 'input' | 'practice'>, needs: Needs, motors: readonly Motor[]): Option[] {
   const { old, fixed, variable } = waysOf(walk, needs);
   return [
-    option('keep', fixed, old, withoutDrive),
-    option('drive', variable, old, ['drive']),
+    keptAsIs({ fixed, variable }, old, starterThere(walk.input)),
+    ...(starterThere(walk.input) === 'drive' ? [] : [option('drive', variable, old, ['drive'])]),
     option('replace', fixed, motors, withoutDrive),
     option('replace-drive', variable, motors, ['drive']),
-  ].flatMap((o) => o ?? []);
+  ].flatMap((o) => {
+    if (!o) return [];
+    const { beside: _, ...said } = o;
+    return [said];
+  });
+}
+
+/** What is there, with the starter that is there: it runs, so it never fails; what it would fail is told. */
+export function keptAsIs(
+  { fixed, variable }: Readonly<Record<'fixed' | 'variable', Needs>>,
+  old: readonly Motor[],
+  method: Method,
+): Judged | undefined {
+  const kept = option('keep', method === 'drive' ? variable : fixed, old, [method]);
+  if (kept?.outcome !== 'fail') return kept;
+  return {
+    ...kept,
+    outcome: 'caution',
+    text: `It runs today, but as it stands here it would not be chosen: ${kept.text}`,
+  };
 }
 
 export function option(
@@ -43,7 +64,7 @@ export function option(
   needs: Needs,
   motors: readonly Motor[],
   methods: readonly Method[],
-): Option | undefined {
+): Judged | undefined {
   if (motors.length === 0) return undefined;
   const kept = kind === 'keep' || kind === 'drive';
   const judged = judge(needs, motors, methods, kept);
@@ -62,6 +83,7 @@ export function option(
     control,
     outcome,
     lifeCycle,
+    beside: verdicts.reduce((sum, v) => sum + (v.waived === null ? (v.remedy?.priceIndex ?? 0) : 0), 0),
     text: against?.text ?? 'Meets every requirement.',
   };
 }

@@ -23,7 +23,7 @@ import { Workings } from '../law';
 import { softLimit, tap, torqueRatio, type DrivenMachine } from '../physics';
 import { acceptDoubts } from './doubts';
 import { askUnusual } from './unusual';
-import { filterLoss, practiceById, rulesFor, usualRate, usualYears } from '../practice';
+import { practiceById, rulesFor, usualRate, usualYears } from '../practice';
 import {
   declaredLosses,
   percent,
@@ -152,7 +152,6 @@ export function solveWith(
       fed: {
         losses: declaredLosses(input.drive),
         leastFlux: input.drive?.energySaving === true,
-        filter: filterLoss[input.drive?.filter ?? 'none'],
         standby: input.drive?.standby?.value ?? 0,
       },
       oldFrame: plate.frame,
@@ -403,7 +402,7 @@ function chooseAndTell(
     // After the drive: its line has the drive in it.
     guard = tellGuard(walk, subject, needs);
     if (needs.load.basis === 'load') {
-      cost = tellCost(walk, needs, subject, plate);
+      cost = tellCost(walk, needs, subject, plate, verdicts);
       compared = compareWays(walk, needs, subject, offered, cost);
     }
   }

@@ -1,17 +1,9 @@
 import { connectionFor, outputFor, type Output } from '../../needs';
-import { modernSince, neverAssumed, usualDriveCable, type RemedyKind } from '../../practice';
-import { filterNames, type OutputFilter } from '../../contract';
+import { filterRemedy, modernSince, neverAssumed, usualDriveCable } from '../../practice';
+import { filterNames } from '../../contract';
 import { writeQuantity } from '../../quantity';
 import { code } from '../code';
 import { passIf, remedied, requirement, type Looked } from '../requirement';
-
-/** What is bought for each filter. */
-const bought: Readonly<Record<OutputFilter, RemedyKind>> = {
-  none: 'setting',
-  reactor: 'output-reactor',
-  'dv-dt': 'filter',
-  sine: 'sine-filter',
-};
 
 /** Pulses of the drive against what the winding bears, and the motor's cable against what drives bear. */
 export const winding = requirement({
@@ -41,7 +33,7 @@ export const winding = requirement({
       e.condition = true;
       return code.caution;
     }
-    if (output.by === 'asked') return output.holds ? remedied(e, bought[output.filter]) : code.caution;
+    if (output.by === 'asked') return output.holds ? remedied(e, filterRemedy[output.filter]) : code.caution;
     if (output.conditional !== undefined) {
       e.condition = true;
       return code.caution;

@@ -114,13 +114,16 @@ export const installedCost = law({
   name: 'Cost from the price index',
   symbol: 'M',
   unit: 'money',
-  takes: { m: '1', s: '1' },
-  formula: 'm + s',
-  source: model('Invented price index', 'motor and starter; no maker’s price, for comparing only'),
+  takes: { m: '1', s: '1', f: '1', c: '1' },
+  formula: 'm + s + f + c',
+  source: model(
+    'Invented price index',
+    'motor, starter, what stands beside them, and cable; no maker’s price, for comparing only',
+  ),
   estimate: { basis: 'invented price index', band: [0.5, 2] },
-  range: { m: notNegative, s: notNegative },
-  example: { of: { m: 2500, s: 1500 }, gives: 4000, from: 'by hand' },
-  of: ({ m, s }) => m + s,
+  range: { m: notNegative, s: notNegative, f: notNegative, c: notNegative },
+  example: { of: { m: 2500, s: 1500, f: 300, c: 200 }, gives: 4500, from: 'by hand' },
+  of: ({ m, s, f, c }) => m + s + f + c,
 });
 
 /** What a series of equal yearly sums is worth today, per unit a year. Rate 0 gives the number of years. */

@@ -1,4 +1,4 @@
-import { commonPractice } from '../../contract';
+import { commonPractice, type OutputFilter } from '../../contract';
 
 /** What is bought or set to answer a caution. */
 export const remedyKinds = [
@@ -44,6 +44,14 @@ const prices: Readonly<Record<RemedyKind, readonly [base: number, each: number]>
 
 export const remedySource = commonPractice('Invented price index of the usual remedies; compares, prices nothing');
 
+/** What is bought for each filter behind a drive. */
+export const filterRemedy: Readonly<Record<OutputFilter, RemedyKind>> = {
+  none: 'setting',
+  reactor: 'output-reactor',
+  'dv-dt': 'filter',
+  sine: 'sine-filter',
+};
+
 /** What prices of remedies grow with: the motor's power in kW to the power 0.8. */
 export const bulkOf = (power: number): number => (power / 1000) ** 0.8;
 
@@ -55,6 +63,13 @@ export function remedyPrice(kind: RemedyKind, bulk: number): number {
   const [base, each] = prices[kind];
   return Math.round(base + each * bulk);
 }
+
+/**
+ * Invented price index of a motor cable laid anew: so much a metre for laying it, and for each mm² of one conductor;
+ * a screened one costs more. mm², how many side by side, m.
+ */
+export const cablePrice = (area: number, count: number, length: number, screened: boolean): number =>
+  Math.round(length * (6 + 0.45 * area * count * (screened ? 1.4 : 1)));
 
 /**
  * Invented price index of what stands between motor and machine: a belt by the power in W it carries, a gearbox by the

@@ -1,6 +1,6 @@
 import { starterPriceIndex } from '../../catalogue';
-import type { CostView, Curves, ProfilePoint } from '../../case';
-import { definition, type Assumed } from '../../contract';
+import type { CostView, Curves, ProfilePoint, Verdict } from '../../case';
+import { definition, type Assumed, type Method } from '../../contract';
 import { noLoadShare } from '../../nameplate';
 import { assumed, field, prescribed, type Given } from '../../law';
 import {
@@ -20,13 +20,25 @@ import { tellBills } from './bill';
 import { drawMachine } from './drawing';
 import { noEven, tellWorth, type Even, type WorthTold, type YearParts } from './worth';
 import { accountOf, besideMoney, lossNames, partsAt, yearOf, type LossKind, type Runner, type Wire } from './year';
-import { controlCurves, usualYears } from '../../practice';
+import {
+  bulkOf,
+  cablePrice,
+  controlCurves,
+  filterRemedy,
+  indexSpread,
+  remedyPrice,
+  remedySource,
+  usualYears,
+} from '../../practice';
 import { q, writeNumber } from '../../quantity';
 import {
   bySpeed,
   type Needs,
   numberOf,
   pointOf,
+  filterLossFor,
+  starterThere,
+  woundOf,
   type PlateFacts,
   type Subject,
   usualEfficiency,
@@ -40,13 +52,23 @@ export interface CostTold {
   readonly before: Runner;
   readonly after: Runner;
   readonly worth: Worth | undefined;
+  /** Price index of all that is bought of the subject; 0 where nothing is. */
+  readonly points: number;
+  /** Price index of the cable that a way with this method lays anew. */
+  readonly cable: (method: Method) => number;
   readonly even: Even;
   /** Where the year's energy goes, kWh now and new. */
   readonly account: CostView['account'];
 }
 
 /** The year before and after: energy, money, carbon and simple payback of the subject against what is there now. */
-export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: PlateFacts): CostTold {
+export function tellCost(
+  walk: Walk,
+  needs: Needs,
+  subject: Subject,
+  plate: PlateFacts,
+  verdicts: readonly Verdict[] = [],
+): CostTold {
   const { input, w } = walk;
   w.enter('cost');
   const rows = needs.speed.rows;
@@ -68,6 +90,7 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
   const oldRated = plate.power ?? rated;
   const present = needs.speed.flow.present;
   const way = method === 'drive' ? bySpeed : present;
+  const presentWay = starterThere(input) === 'drive' ? bySpeed : present;
   const poles = subject.motor?.poles ?? plate.poles ?? 4;
   const cable = subject.motor && needs.start.cableOf(subject.motor, method ?? 'direct');
   const wired = (current: number | undefined, poles: number): Wire | undefined =>
@@ -83,14 +106,21 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
         };
   const current = numberOf(w, subject.current);
   const before = {
-    ...{ full: needs.load.power, rated: oldRated, eta: oldEta, way: present },
+    ...{ full: needs.load.power, rated: oldRated, eta: oldEta, way: presentWay },
     constant: w.value('plate.constantLoss') ?? (isOwn ? subject.constantLoss : usualConstantLoss),
     wire: wired(plate.current ?? current, plate.poles ?? poles),
   };
-  const after = { full, rated, eta, constant: subject.constantLoss, way, wire: wired(current, poles) };
+  const output = method === 'drive' ? filterLossAt(walk, needs, subject) : 0;
+  const after = {
+    ...{ full, rated, eta, way, constant: subject.constantLoss, filter: output },
+    wire: wired(current, poles),
+  };
   const billed = (of: 'old' | 'new'): number =>
     (w.value(`cost.${of}Demand`) ?? 1) / (w.figures.has(`cost.${of}Demand`) ? (w.value(`cost.${of}Peak`) ?? 1) : 1);
-  const by = (): Pick<CostTold, 'before' | 'after'> => ({
+  const bought = priceOf(walk, needs, { subject, plate, verdicts });
+  const by = (): Pick<CostTold, 'before' | 'after' | 'cable' | 'points'> => ({
+    points: bought ? bought.motor + bought.starter + bought.beside + bought.cable.value : 0,
+    cable: (m) => cableIndex(walk, m).value,
     before: { ...before, billed: billed('old') },
     after: { ...after, billed: billed('new') },
   });
@@ -108,7 +138,7 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
       newInput: newInput(flow) / 1000,
     })),
   };
-  const machine = drawMachine(needs, newPoint);
+  const machine = drawMachine(needs, (flow) => pointOf(needs, presentWay, flow), newPoint);
   if (needs.speed.assumedHours) {
     w.want('speed.profile');
     return { curves: { flow: curves, money: null, machine }, ...by(), worth: undefined, even: noEven, account: [] };
@@ -160,7 +190,7 @@ export function tellCost(walk: Walk, needs: Needs, subject: Subject, plate: Plat
   tellBills(walk, needs, subject, plate, { old: (r) => oldInput(r.flow), new: (r) => newInput(r.flow) });
   const compared = isCompared(needs, subject, plate);
   const carbon = ((input.money?.carbonPrice ?? 0) / 1000) * (input.money?.carbon ?? 0);
-  const { worth, even } = money(walk, needs, subject, compared, () => {
+  const { worth, even } = money(walk, needs, { compared, bought }, () => {
     const [old, next] = [yearOf(needs, by().before), yearOf(needs, by().after)];
     const energy = old.money - next.money;
     return { energy, hourly: energy + carbon * (old.energy - next.energy) };
@@ -222,8 +252,25 @@ const isCompared = (needs: Needs, subject: Subject, plate: PlateFacts): boolean 
 
 /** The present way of control, where nobody said it. */
 function unsaidOld({ input }: Walk): Assumed[] {
-  if (input.speed?.control !== undefined) return [];
-  return [{ field: 'speed.control', value: 'none', why: 'not said: full input at every flow' }];
+  const there = starterThere(input);
+  const starter: Assumed[] =
+    input.starter === undefined
+      ? [
+          {
+            field: 'starter',
+            value: there,
+            why: input.history?.method === undefined ? 'not said: straight on the line' : 'as it was when it failed',
+          },
+        ]
+      : [];
+  if (input.speed?.control !== undefined || there === 'drive') return starter;
+  return [...starter, { field: 'speed.control', value: 'none', why: 'not said: full input at every flow' }];
+}
+
+/** Share lost between drive and motor: by what was decided there, where the supply is known. */
+function filterLossAt({ w }: Walk, needs: Needs, subject: Subject): number {
+  const wound = woundOf(w, subject, needs);
+  return needs.supply.voltage === undefined || !wound ? 0 : filterLossFor(needs, needs.supply.voltage, wound);
 }
 
 /** The static head of a load that follows the square of speed, where nobody said it. */
@@ -262,7 +309,66 @@ function oldEfficiency({ input, practice, rules, w }: Walk, plate: PlateFacts, s
   return value;
 }
 
-function money(walk: Walk, needs: Needs, subject: Subject, compared: boolean, parts: () => YearParts): WorthTold {
+/** What is bought beside motor and starter: what the choice counts on, and the filter that the case fits. */
+function besideIndex({ drive }: Needs, subject: Subject, verdicts: readonly Verdict[]): number {
+  const counted = verdicts.reduce((sum, v) => sum + (v.waived === null ? (v.remedy?.priceIndex ?? 0) : 0), 0);
+  const typed = subject.method === 'drive' ? (drive?.filter ?? 'none') : 'none';
+  return counted + remedyPrice(filterRemedy[typed], bulkOf(subject.motor?.power ?? 0));
+}
+
+/** What a cable costs that is laid anew: for a new machine, or where a drive comes to what was fed straight. */
+function cableIndex({ input, w }: Walk, method: Method | null): { readonly value: number; readonly why: string } {
+  const [area, length] = [w.value('guard.conductorArea'), input.place?.cable?.length];
+  const anew = input.errand === 'new' || (method === 'drive' && starterThere(input) !== 'drive');
+  if (!anew) return { value: 0, why: 'the cable that lies there stays' };
+  if (area === undefined || length === undefined) return { value: 0, why: 'no length given: no cable is counted' };
+  const count = input.guard?.cable?.parallel ?? 1;
+  return {
+    value: cablePrice(area, count, length.value, method === 'drive'),
+    why: `${length.text} of cable, by the index`,
+  };
+}
+
+/** Price index of what is bought, part by part. */
+interface Bought {
+  readonly name: string;
+  readonly motor: number;
+  readonly starter: number;
+  /** The starter that is there stays. */
+  readonly stays: boolean;
+  readonly beside: number;
+  readonly cable: ReturnType<typeof cableIndex>;
+}
+
+function priceOf(
+  walk: Walk,
+  needs: Needs,
+  {
+    subject,
+    plate,
+    verdicts,
+  }: { readonly subject: Subject; readonly plate: PlateFacts; readonly verdicts: readonly Verdict[] },
+): Bought | undefined {
+  const { motor, method } = subject;
+  if (!motor || !method) return undefined;
+  // Of its kind and no larger: only what somebody says is there is not bought again.
+  const stays = walk.input.starter === method && motor.power <= (plate.power ?? 0) * 1.01;
+  return {
+    name: motor.name,
+    motor: needs.stays ? 0 : motor.priceIndex,
+    starter: stays ? 0 : starterPriceIndex(method, motor.power),
+    stays,
+    beside: besideIndex(needs, subject, verdicts),
+    cable: cableIndex(walk, method),
+  };
+}
+
+function money(
+  walk: Walk,
+  needs: Needs,
+  { compared, bought }: { readonly compared: boolean; readonly bought: Bought | undefined },
+  parts: () => YearParts,
+): WorthTold {
   const { input, w } = walk;
   const m = input.money;
   w.figure('cost.savedCarbon', savedCarbon, {
@@ -271,19 +377,25 @@ function money(walk: Walk, needs: Needs, subject: Subject, compared: boolean, pa
   });
   if (m?.installedCost !== undefined)
     w.given('cost.investment', 'money', 'money.installedCost', q(m.installedCost, 'money'));
-  else if (subject.motor && subject.method) {
+  else if (bought) {
     w.figure('cost.investment', installedCost, {
-      m: prescribed(q(subject.motor.priceIndex, '1'), {
+      m: prescribed(q(bought.motor, '1'), {
         kind: 'catalogue',
         title: 'Generic catalogue, invented price index',
-        part: subject.motor.name,
+        part: needs.stays ? 'the motor that is there stays' : bought.name,
         fromMemory: false,
       }),
       s: assumed(
         'money.installedCost',
-        q(starterPriceIndex(subject.method, subject.motor.power), '1'),
-        'no installed cost given: the invented price index stands for money',
+        q(bought.starter, '1'),
+        'no installed cost given: the invented price index stands for money' +
+          (bought.stays ? '; the starter that is there stays' : ''),
       ),
+      f: {
+        ...prescribed(q(bought.beside, '1'), remedySource),
+        text: 'filters and whatever else the choice counts on',
+      },
+      c: { ...prescribed(q(bought.cable.value, '1'), remedySource), text: bought.cable.why },
     });
   }
   const told = tellWorth(walk, needs, compared, parts);
@@ -310,7 +422,10 @@ export function costKey({ input, w }: Walk): string {
     // Where the price is an invented index, tenths of a year say nothing.
     const rough = payback.assumed.some((a) => a.field === 'money.installedCost');
     if (!rough) return `back in ${payback.text}`;
-    return payback.value < 1 ? 'back within a year' : `back in about ${Math.round(payback.value)} years`;
+    const { least, most } = indexSpread;
+    return most * payback.value < 1
+      ? 'back within a year'
+      : `back in ${Math.max(1, Math.round(least * payback.value))} to ${Math.ceil(most * payback.value)} years`;
   }
   const saved = w.value('cost.savedEnergy');
   const energy = w.value('cost.newEnergy');

@@ -1,18 +1,22 @@
 import type { MachineCurves } from '../../case';
-import { presentPoint, type Needs } from '../../needs';
+import type { Needs } from '../../needs';
 import { systemHead, type FlowMachine, type FlowPoint } from '../../physics';
 
 const short = (x: number): number => Number(x.toPrecision(4));
 const pieces = 24;
 
 /** Machine and system on one drawing, the year's flows on them; null for what no such curve describes. */
-export function drawMachine(needs: Needs, newPoint: (flow: number) => FlowPoint): MachineCurves | null {
+export function drawMachine(
+  needs: Needs,
+  oldPoint: (flow: number) => FlowPoint,
+  newPoint: (flow: number) => FlowPoint,
+): MachineCurves | null {
   if (needs.load.shape.kind !== 'quadratic') return null;
   const { machine, system, typed } = needs.speed.flow;
   const points = needs.speed.assumedHours
     ? []
     : needs.speed.rows.slice(0, 60).map(({ hours, flow }) => {
-        const [now, next] = [presentPoint(needs, flow), newPoint(flow)];
+        const [now, next] = [oldPoint(flow), newPoint(flow)];
         const needed = systemHead(system.held, flow);
         return {
           ...{ hours, flow: short(flow), needed: short(needed) },

@@ -7,10 +7,12 @@ import {
   crestAt,
   crestFor,
   judgedLine,
+  pulseRatingOf,
   motorsOn,
   numberOf,
   outputFor,
   percent,
+  woundOf,
   type Output,
   type Needs,
   type Pulsed,
@@ -73,7 +75,7 @@ export function tellPulses(walk: Walk, needs: Needs, subject: Subject, winding: 
       ...{ U: supply, v, t_r },
       l: field('place.cable.length', cable.value, cable.text),
     });
-  const rating = subject.pulseRating ?? practice.ordinaryPulse.value;
+  const rating = pulseRatingOf(subject, practice);
   const source =
     subject.pulseRating === undefined
       ? practice.ordinaryPulse.source
@@ -95,12 +97,7 @@ export function tellPulses(walk: Walk, needs: Needs, subject: Subject, winding: 
       l: field('place.cable.length', cable.value, cable.text),
       U_w: 'drive.peakPermitted',
     });
-  const wound = {
-    power,
-    voltage: numberOf(w, subject.voltage) ?? line,
-    pulseRating: rating,
-    inverterDuty: subject.inverterDuty,
-  };
+  const wound = woundOf(w, subject, needs) ?? { power, voltage: line, pulseRating: rating, inverterDuty: false };
   const output = outputFor(needs, line, wound);
   w.stated('drive.peakJudged', 'V', q(output.crest, 'V'), judgedSource, {
     field: 'drive.filter',
