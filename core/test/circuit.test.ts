@@ -65,11 +65,12 @@ const said = (r: Result, id: string): string | undefined => r.figures[id]?.text;
 const finding = (r: Result, id: string) => r.findings.find((f) => f.id === id);
 
 describe('branch circuits worked from NFPA 70 (2023): 430.250, 430.22, 310.16, 430.52, 250.122', () => {
+  // Below 15 A only fuses are made: 1, 3, 6 and 10 A (240.6(A)).
   // Columns: rating, volts, table current, conductor, dual-element fuse, inverse-time breaker, single-element fuse, and
   // the earth conductor of that breaker, never above the circuit's own.
   it.each([
-    ['1 hp', '460 V', 2.1, '14 AWG', 15, 15, 15, '14 AWG'], ['2 hp', '460 V', 3.4, '14 AWG', 15, 15, 15, '14 AWG'],
-    ['3 hp', '460 V', 4.8, '14 AWG', 15, 15, 15, '14 AWG'], ['5 hp', '460 V', 7.6, '14 AWG', 15, 20, 25, '14 AWG'],
+    ['1 hp', '460 V', 2.1, '14 AWG', 6, 15, 10, '14 AWG'], ['2 hp', '460 V', 3.4, '14 AWG', 6, 15, 15, '14 AWG'],
+    ['3 hp', '460 V', 4.8, '14 AWG', 10, 15, 15, '14 AWG'], ['5 hp', '460 V', 7.6, '14 AWG', 15, 20, 25, '14 AWG'],
     ['7.5 hp', '460 V', 11, '14 AWG', 20, 30, 35, '14 AWG'], ['10 hp', '460 V', 14, '14 AWG', 25, 35, 45, '14 AWG'],
     ['15 hp', '460 V', 21, '10 AWG', 40, 60, 70, '10 AWG'], ['20 hp', '460 V', 27, '10 AWG', 50, 70, 90, '10 AWG'],
     ['25 hp', '460 V', 34, '8 AWG', 60, 90, 110, '8 AWG'], ['30 hp', '460 V', 40, '8 AWG', 70, 100, 125, '8 AWG'],
@@ -81,7 +82,7 @@ describe('branch circuits worked from NFPA 70 (2023): 430.250, 430.22, 310.16, 4
     ['200 hp', '460 V', 240, '350 kcmil', 450, 600, 800, '1 AWG'],
     ['250 hp', '460 V', 302, '500 kcmil', 600, 800, 1000, '1/0 AWG'],
     ['300 hp', '460 V', 361, '700 kcmil', 700, 1000, 1200, '2/0 AWG'],
-    ['1 hp', '230 V', 4.2, '14 AWG', 15, 15, 15, '14 AWG'], ['2 hp', '230 V', 6.8, '14 AWG', 15, 20, 25, '14 AWG'],
+    ['1 hp', '230 V', 4.2, '14 AWG', 10, 15, 15, '14 AWG'], ['2 hp', '230 V', 6.8, '14 AWG', 15, 20, 25, '14 AWG'],
     ['3 hp', '230 V', 9.6, '14 AWG', 20, 25, 30, '14 AWG'], ['5 hp', '230 V', 15.2, '14 AWG', 30, 40, 50, '14 AWG'],
     ['7.5 hp', '230 V', 22, '10 AWG', 40, 60, 70, '10 AWG'], ['10 hp', '230 V', 28, '10 AWG', 50, 70, 90, '10 AWG'],
     ['15 hp', '230 V', 42, '6 AWG', 80, 110, 150, '6 AWG'], ['20 hp', '230 V', 54, '4 AWG', 100, 150, 175, '6 AWG'],

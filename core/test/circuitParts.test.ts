@@ -55,13 +55,45 @@ describe('fault current, earth and what a device may be marked with', () => {
     expect(far).toMatchObject({ level: 'caution' });
     expect(far?.figures).toContain('guard.earthFaultAsked');
     expect(at('150 m').figures['guard.earthFault']?.assumed.map((a) => a.field)).toContain('supply.earthing');
-    // Unearthed, a first fault does not open anything: not this sheet's sum.
-    const isolated = european(
-      {},
-      { ...from('18 kA', { earthing: 'isolated' }), place: { cable: { length: '150 m' } } },
-    );
-    expect(isolated.figures['guard.earthFault']).toBeUndefined();
     expect(american().figures['guard.earthFault']).toBeUndefined();
+  });
+  it('on a net that is not earthed it is the second fault that must open it (60364-4-41, 411.6.4)', () => {
+    const at = (length: string, earthing: 'isolated' | 'corner' | 'high-resistance' | 'solid') =>
+      european({ cable: { area: '6 mm2' } }, { ...from('18 kA', { earthing }), place: { cable: { length } } });
+    // By hand, as above with the line's voltage over twice the loop: 0.95 × 400 ÷ (2 × 0.15085) = 1259.5 A.
+    expect(figure(at('20 m', 'isolated'), 'guard.earthFault')).toBeCloseTo(1259.5, 0);
+    expect(figure(at('20 m', 'high-resistance'), 'guard.earthFault')).toBeCloseTo(1259.5, 0);
+    expect(figure(at('20 m', 'solid'), 'guard.earthFault')).toBeCloseTo(1454, -1);
+    expect(at('20 m', 'corner').figures['guard.earthFault']).toBeUndefined();
+    expect(findingIds(at('20 m', 'isolated'))).not.toContain('guard.disconnection');
+    const far = finding(at('150 m', 'isolated'), 'guard.disconnection');
+    expect(far?.text).toMatch(/^A second earth fault, in another circuit,/);
+    expect(far?.text).not.toContain('residual-current');
+  });
+  it('400 V to 32 A is 230 V to earth: 0.4 s, and 690 V is 400: 0.2 s (60364-4-41, Table 41.1)', () => {
+    const within = (voltage: string, current: string, power = '11 kW') =>
+      european(
+        {},
+        {
+          supply: { voltage, frequency: '50 Hz', source: { kind: 'fault-level', current: '18 kA' } },
+          plate: { ...base({}, {}).plate, voltage, current, power },
+          load: { machine: 'conveyor', demand: { kind: 'power', power: '8 kW', speed: '1475 rpm' } },
+        },
+      ).figures['guard.earthFaultAsked']?.text;
+    expect(within('400 V', '20 A')).toContain('0.4 s');
+    expect(within('415 V', '20 A')).toContain('0.4 s');
+    expect(within('690 V', '20 A', '18.5 kW')).toContain('0.2 s');
+    expect(within('400 V', '41 A', '22 kW')).toContain('5 s');
+  });
+  it('a size that nobody typed opens in time; one step smaller would not', () => {
+    const at = (guard: Guard) => european(guard, { place: { cable: { length: '150 m' } } });
+    const free = at({ maxDrop: 0.2 });
+    expect(findingIds(free)).not.toContain('guard.disconnection');
+    expect(finding(free, 'guard.cable-size')?.text).toContain('an earth fault that must be off in time');
+    expect(figure(free, 'guard.earthFault')).toBeGreaterThanOrEqual(figure(free, 'guard.earthFaultAsked'));
+    const sizes = [1.5, 2.5, 4, 6, 10, 16, 25, 35, 50, 70, 95];
+    const below = sizes.findLast((s) => s < figure(free, 'guard.conductorArea'));
+    expect(findingIds(at({ maxDrop: 0.2, cable: { area: `${below} mm2` } }))).toContain('guard.disconnection');
   });
   it('behind a drive under IEC its leakage decides earth conductor and residual-current device', () => {
     expect(findingIds(european({}, { method: 'drive' }))).toContain('guard.leakage');

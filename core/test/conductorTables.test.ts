@@ -103,6 +103,10 @@ describe('NFPA 70 (2023), from memory, two passes', () => {
       15, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 110, 125, 150, 175, 200, 225, 250, 300, 350, 400, 450, 500,
       600, 700, 800, 1000, 1200, 1600, 2000, 2500, 3000, 4000, 5000, 6000,
     ]);
+    const fuses = new Set(na.fuseRatings);
+    expect([1, 3, 6, 10, 601].filter((r) => fuses.has(r) && !na.deviceRatings.includes(r as 15))).toHaveLength(5);
+    expect(na.fuseRatings).toHaveLength(na.deviceRatings.length + 5);
+    expect(na.fuseRatings).toEqual(na.fuseRatings.toSorted((a, b) => a - b));
   }); // prettier-ignore
   it('Chapter 9, Table 9: resistance in steel, reactance in PVC', () => {
     expect(known(na.wireImpedance.rows, 1)).toEqual([

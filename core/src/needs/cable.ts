@@ -1,9 +1,13 @@
 import type { Case } from '../case';
 import type { Motor } from '../catalogue';
-import type { Method, Prescribed } from '../contract';
+import type { Method, Prescribed, ProtectiveDevice, Source } from '../contract';
 import {
   ampacityOf,
+  deviceBand,
+  earthFaultAtEnd,
   leastConductors,
+  relayBand,
+  secondFaultAtEnd,
   typedSize,
   voltageDrop,
   type CableAsked,
@@ -11,12 +15,16 @@ import {
   type Laid,
   type LaidSize,
   type NotLaid,
+  type Practice,
+  type TripClass,
 } from '../practice';
 import { q } from '../quantity';
 import type { Subject } from './subject';
 import type { CableImpedance, Walk } from './walk';
 
 type Asking = Pick<Walk, 'input' | 'practice' | 'rules'>;
+/** The same, with the source that was read. */
+type Sourced = Asking & { readonly w?: Walk['w'] };
 
 /** What of a motor decides its conductors: W, V, A, r/min. */
 export interface MotorNumbers {
@@ -111,6 +119,74 @@ export interface CableWay {
   readonly maxDrop: number;
   /** Current of a start straight on the line, and what may be lost of the voltage then. */
   readonly start: { readonly current: number; readonly maxDrop: number } | undefined;
+  /** What an earth fault at its end asks; undefined where no time is prescribed, or the source is not known. */
+  readonly earth: EarthLoop | undefined;
+}
+
+/** An earth fault at the end of a circuit: A that its device asks, s within which it must be off. */
+export interface Disconnection {
+  readonly asked: number;
+  readonly within: number;
+  readonly source: Source;
+}
+
+/** The same on its way from a source of so many Ω. */
+interface EarthLoop extends Pick<Disconnection, 'asked'> {
+  readonly impedance: number;
+  readonly second: boolean;
+}
+
+/** Smallest standard rating of a kind that is so many A. */
+export const nextRating = (practice: Practice, kind: ProtectiveDevice, amperes: number): number | undefined =>
+  practice.deviceRatings(kind).value.find((r) => r >= amperes * 0.9999);
+
+/** Nets on which a first earth fault flows on: what opens is the second. */
+export const isUnearthed = ({ supply }: Pick<Case, 'supply'>): boolean =>
+  supply?.earthing === 'isolated' || supply?.earthing === 'high-resistance';
+
+/** What of a device decides when it opens: its rating or magnetic setting, and its overload's class and dial, A. */
+export interface Opening {
+  readonly kind: ProtectiveDevice;
+  readonly rating: number;
+  readonly relay: { readonly class: TripClass; readonly dial: number } | undefined;
+}
+
+/** What an earth fault must drive for a device to be off in time; undefined where no time is prescribed. */
+export function disconnectionOf(
+  practice: Practice,
+  line: number,
+  dial: number,
+  of: Opening,
+): Disconnection | undefined {
+  const time = practice.disconnection?.(dial, line);
+  if (!time) return undefined;
+  const band = deviceBand(of.kind, of.rating);
+  // A motor breaker opens by its overload release as well; a relay opens a contactor, which is no disconnection.
+  const relay = of.kind === 'motor-breaker' ? of.relay : undefined;
+  const own = relay ? relayBand(relay.class, relay.dial).slow : () => Infinity;
+  const slow = (I: number): number => Math.min(band.slow(I), own(I));
+  let asked = relay?.dial ?? of.rating;
+  while (slow(asked) > time.value && asked < 1e6) asked *= 1.01;
+  return { asked, within: time.value, source: time.source };
+}
+
+/** The device that a motor of so many A would have, where a time of disconnection is prescribed. */
+function openingOf({ input, practice }: Asking, current: number): Opening | undefined {
+  const kind = input.guard?.device ?? practice.usualDevice;
+  const rule = practice.devices(current, { efficientB: false }).find((r) => r.kind === kind);
+  const rating = rule && (rule.setting ? current * rule.share : nextRating(practice, kind, current * rule.share));
+  if (rating === undefined) return undefined;
+  const typed = input.guard?.relay?.class;
+  return { kind, rating, relay: { class: typed === undefined ? '10' : (`${typed}` as TripClass), dial: current } };
+}
+
+function earthLoop(walk: Sourced, line: number, current: number): EarthLoop | undefined {
+  const { input, practice } = walk;
+  const impedance = walk.w?.value('start.sourceImpedance');
+  if (!practice.disconnection || impedance === undefined || input.supply?.earthing === 'corner') return undefined;
+  const device = openingOf(walk, current);
+  const off = device && disconnectionOf(practice, line, input.guard?.relay?.dial?.value ?? current, device);
+  return off && { impedance, asked: off.asked, second: isUnearthed(input) };
 }
 
 /** Of 5 % in all from the bus, 3 % are the branch circuit's (common practice; NFPA 70, 210.19 informational note). */
@@ -120,10 +196,12 @@ export const standstillCosine = 0.3;
 
 /** The way to a motor; undefined where its length or the supply's voltage is not said. `starts`: A at standstill. */
 export function cableWay(
-  { input, rules }: Asking,
+  walk: Sourced,
   on: { readonly power: number; readonly voltage: number; readonly current: number; readonly efficiency: number },
   starts: number | undefined,
+  byDrive = false,
 ): CableWay | undefined {
+  const { input, rules } = walk;
   const [length, line] = [input.place?.cable?.length?.value, input.supply?.voltage?.value];
   if (length === undefined || length <= 0 || line === undefined) return undefined;
   return {
@@ -131,6 +209,7 @@ export function cableWay(
     cosine: Math.min(0.98, on.power / (Math.sqrt(3) * on.voltage * on.current * on.efficiency)),
     maxDrop: input.guard?.maxDrop ?? usualDrop,
     start: starts === undefined ? undefined : { current: starts, maxDrop: rules.maxStartDrop },
+    earth: byDrive ? undefined : earthLoop(walk, line, on.current),
   };
 }
 
@@ -155,6 +234,24 @@ const runs = (way: CableWay, size: LaidSize, count: number): boolean =>
 const starts = (way: CableWay, size: LaidSize, count: number): boolean =>
   !way.start || within(lost(way, size, count, way.start.current, standstillCosine), way.start.maxDrop);
 
+/** Whether an earth fault at the end of so many of a size is off in time. */
+function opens(
+  { input, practice }: Asking,
+  { earth, length, line, current }: CableWay,
+  size: LaidSize,
+  n: number,
+): boolean {
+  if (!earth) return true;
+  const pe = practice.earthConductor(current, size, input.guard?.cable?.material ?? 'copper').value;
+  const [R, X] = [(size.resistance * length) / n, (size.reactance * length) / n];
+  const law = earth.second ? secondFaultAtEnd : earthFaultAtEnd;
+  const flows = law.of({
+    ...{ U: q(line, 'V'), Z_s: q(earth.impedance, 'ohm'), R: q(R, 'ohm'), X: q(X, 'ohm') },
+    R_PE: q((R * size.area * n) / pe.area, 'ohm'),
+  });
+  return flows >= earth.asked;
+}
+
 /** A case's cable as its tables see it, the least that does, and the one taken: the size that is there, else that. */
 export interface CableTaken {
   readonly laid: Laid;
@@ -162,7 +259,7 @@ export interface CableTaken {
   /** The least by ampacity alone. */
   readonly carries: Conductors | undefined;
   /** What decided the least size. */
-  readonly decides: 'ampacity' | 'running-drop' | 'starting-drop';
+  readonly decides: 'ampacity' | 'running-drop' | 'starting-drop' | 'disconnection';
   readonly typed: boolean;
   readonly conductors: Conductors | undefined;
 }
@@ -185,13 +282,29 @@ export function cableFor(
   const running = way && leastConductors(laid, needed, given?.parallel, (size, n) => runs(way, size, n));
   const both =
     way && leastConductors(laid, needed, given?.parallel, (size, n) => runs(way, size, n) && starts(way, size, n));
-  const least = both ?? running ?? carries;
+  const held = both ?? running ?? carries;
+  const off =
+    way?.earth &&
+    leastConductors(
+      laid,
+      needed,
+      given?.parallel,
+      (size, n) => n >= (held?.count ?? 1) && size.area >= (held?.size.area ?? 0) && opens(walk, way, size, n),
+    );
+  // What no size opens in time asks another device, not all the copper there is.
+  const least = off ?? held;
   const same = (a: Conductors | undefined, b: Conductors | undefined): boolean =>
     a?.size.area === b?.size.area && a?.count === b?.count;
   const size = given?.area && typedSize(laid, given.area.area);
   const count = given?.parallel ?? 1;
   const conductors = size ? { size, count, ampacity: ampacityOf(laid, size, count) } : least;
-  const decides = same(least, carries) ? 'ampacity' : same(least, running) ? 'running-drop' : 'starting-drop';
+  const decides = same(least, carries)
+    ? 'ampacity'
+    : same(least, running)
+      ? 'running-drop'
+      : same(least, held)
+        ? 'starting-drop'
+        : 'disconnection';
   return { laid, least, carries, decides, typed: size !== undefined, conductors };
 }
 
@@ -200,7 +313,7 @@ export function cableFor(
  * or where no table reaches.
  */
 export function cableImpedance(
-  walk: Asking,
+  walk: Sourced,
   motor: Motor,
   on: MotorNumbers,
   method: Method | undefined,
@@ -212,7 +325,7 @@ export function cableImpedance(
   const efficiency = walk.rules.efficiencyBasis === 'minimum' ? motor.efficiencyMinimum : motor.efficiency;
   const top = motor.connections.at(-1)?.voltage ?? on.voltage;
   const locked = (motor.lockedRotorCurrent * top) / on.voltage;
-  const way = cableWay(walk, { ...on, efficiency }, method === 'direct' ? locked : undefined);
+  const way = cableWay(walk, { ...on, efficiency }, method === 'direct' ? locked : undefined, method === 'drive');
   const cable = cableFor(
     walk,
     needed,

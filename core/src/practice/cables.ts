@@ -1,4 +1,4 @@
-import { commonPractice, definition, type Prescribed, type Source } from '../contract';
+import { commonPractice, definition, type Prescribed, type Source, remembered } from '../contract';
 import { law, notNegative, positive, share } from '../law';
 
 /** A conductor that can be bought: its trade name and its area in mm². */
@@ -206,6 +206,27 @@ export const earthFaultAtEnd = law({
     from: 'by hand: 219.39 V over √(0.28² + 0.026²) = 0.28120 Ω',
   },
   of: ({ U, Z_s, R, R_PE, X }) => (0.95 * U) / Math.sqrt(3) / Math.hypot(R + R_PE, Z_s + 2 * X),
+});
+
+export const secondFaultAtEnd = law({
+  name: 'Second earth fault at the end of the cable, on a net that is not earthed',
+  symbol: 'I_f2',
+  unit: 'A',
+  takes: { U: 'V', Z_s: 'ohm', R: 'ohm', R_PE: 'ohm', X: 'ohm' },
+  formula: '0.95 * U / (2 * sqrt((R + R_PE)^2 + (Z_s + 2 * X)^2))',
+  source: remembered(
+    'standard',
+    'IEC 60364-4-41',
+    '2005',
+    '411.6.4 (a): the line’s voltage over twice the loop, the other fault in as long a circuit; voltage factor 0.95',
+  ),
+  range: { U: positive, Z_s: notNegative, R: notNegative, R_PE: notNegative, X: notNegative },
+  example: {
+    of: { U: 400, Z_s: 0.01, R: 0.14, R_PE: 0.14, X: 0.008 },
+    gives: 675.68,
+    from: 'by hand: 190 V over 0.28120 Ω',
+  },
+  of: ({ U, Z_s, R, R_PE, X }) => (0.95 * U) / (2 * Math.hypot(R + R_PE, Z_s + 2 * X)),
 });
 
 export const capacitorAsked = law({

@@ -132,8 +132,8 @@ export interface Practice {
   cable(asked: CableAsked): Laid | NotLaid;
   /** Earth conductor of a circuit, mm² and name, by its device and its phase conductor. */
   earthConductor(device: number, phase: LaidSize, material: 'copper' | 'aluminium'): Prescribed<ConductorSize>;
-  /** Standard ratings of short-circuit devices, A, ascending. */
-  readonly deviceRatings: Prescribed<readonly number[]>;
+  /** Standard ratings of a kind of short-circuit device, A, ascending. */
+  deviceRatings(kind: ProtectiveDevice): Prescribed<readonly number[]>;
   /** What the code permits each kind of short-circuit device of a motor of so much table current, A. */
   devices(current: number, motor: { readonly efficientB: boolean }): readonly DeviceRule[];
   /** The kind taken where nobody says. */
@@ -156,8 +156,11 @@ export interface Practice {
   ): Prescribed<'permitted' | 'excluded' | 'unknown'> | undefined;
   /** Short-circuit rating in A of a motor controller that is marked with none. */
   defaultFaultRating?(power: number): Prescribed<number>;
-  /** Seconds within which an earth fault must be off in a circuit of so many A; absent where none is tabled. */
-  disconnection?(device: number, toEarth: number): Prescribed<number>;
+  /**
+   * Seconds within which an earth fault must be off in a circuit of so many A on a line of so many V; absent where
+   * none is tabled.
+   */
+  disconnection?(device: number, line: number): Prescribed<number>;
   /** AC-3 ratings of contactors, A, ascending. */
   readonly contactorRatings: Prescribed<readonly number[]>;
   /** Size of a starter for a motor, 00 as −1; undefined where the practice counts none, or none reaches. */

@@ -10,6 +10,11 @@ const breakers = [
   1600,
 ] as const; // prettier-ignore
 
+/** Fuse-links gG and aM. */
+const fuses = [
+  2, 4, 6, 8, 10, 12, 16, 20, 25, 32, 40, 50, 63, 80, 100, 125, 160, 200, 250, 315, 400, 500, 630, 800, 1000, 1250,
+] as const; // prettier-ignore
+
 /** Cables and devices by IEC 60364 and IEC 60947. */
 export const cables = {
   hotterCable: { field: 'insulation', value: 'xlpe' },
@@ -77,10 +82,13 @@ export const cables = {
     return { value: size(area), source: t.earthSource };
   },
 
-  deviceRatings: {
-    value: breakers,
-    source: remembered('standard', 'IEC 60059', '1999', 'standard current ratings'),
-  },
+  deviceRatings: (kind) =>
+    kind.startsWith('fuse')
+      ? {
+          value: fuses,
+          source: remembered('standard', 'IEC 60269-1', '2014', '5.3.1: preferred ratings of fuse-links'),
+        }
+      : { value: breakers, source: remembered('standard', 'IEC 60059', '1999', 'standard current ratings') },
 
   devices: () => [
     {
@@ -126,8 +134,9 @@ export const cables = {
   usualDevice: 'motor-breaker',
   combinationStandard: 'IEC 60947-4-1',
 
-  disconnection(device, toEarth) {
-    const row = t.disconnectionTimes.rows.find((r) => toEarth <= r[0] * 1.001);
+  disconnection(device, line) {
+    const toEarth = t.nominalToEarth.find(([from, to]) => line >= from && line <= to)?.[2] ?? line / Math.sqrt(3);
+    const row = t.disconnectionTimes.rows.find((r) => toEarth <= r[0]);
     const time = device <= 32 ? (cell(t.disconnectionTimes, row, 'final') ?? 0.1) : 5;
     return { value: time, source: t.disconnectionTimes.source };
   },

@@ -113,7 +113,10 @@ export const cables = {
     return { value: area > phase.area ? phase : { name, area }, source };
   },
 
-  deviceRatings: { value: t.deviceRatings, source: t.deviceRatingsSource },
+  deviceRatings: (kind) => ({
+    value: kind.endsWith('fuse') ? t.fuseRatings : t.deviceRatings,
+    source: t.deviceRatingsSource,
+  }),
 
   devices(current, { efficientB }) {
     const { source, exceptions } = t.deviceShares;

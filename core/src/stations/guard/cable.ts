@@ -113,9 +113,9 @@ export function tellCable(walk: Walk, subject: Subject, needed: number, current:
     w.finding(
       'guard.cable-size',
       'note',
-      `${nameOf(carries)} carries the current; the voltage lost ` +
-        `${decides === 'running-drop' ? 'running' : 'at standstill'} ` +
-        `on ${input.place?.cable?.length?.text ?? 'its way'} asks ${name}.`,
+      `${nameOf(carries)} carries the current; ${asks[decides]} ` +
+        `on ${input.place?.cable?.length?.text ?? 'its way'} asks ${name}.` +
+        (decides === 'disconnection' ? ' Or a residual-current device, with the smaller one.' : ''),
       { fields: ['place.cable.length', 'guard.maxDrop'], figures: ['guard.conductorArea'], source },
     );
   if (typed && conductors.ampacity < needed * 0.9999)
@@ -148,6 +148,13 @@ export function tellCable(walk: Walk, subject: Subject, needed: number, current:
   return { laid, conductors, ...tellDrop(walk, subject, laid, conductors, way) };
 }
 
+/** What asks a larger size than ampacity, in words. */
+const asks: Readonly<Record<'running-drop' | 'starting-drop' | 'disconnection', string>> = {
+  'running-drop': 'the voltage lost running',
+  'starting-drop': 'the voltage lost at standstill',
+  disconnection: 'an earth fault that must be off in time',
+};
+
 const nameOf = ({ size, count }: Conductors): string => (count === 1 ? size.name : `${count} × ${size.name}`);
 
 /** What the next conductor down would fail, in words; empty where there is none. */
@@ -168,7 +175,12 @@ function wayTo(walk: Walk, subject: Subject, current: number): CableWay | undefi
   if (power === undefined || voltage === undefined) return undefined;
   const efficiency = subject.efficiency.value;
   const direct = (subject.method ?? 'direct') === 'direct';
-  return cableWay(walk, { power, voltage, current, efficiency }, direct ? subject.lockedRotorCurrent.value : undefined);
+  return cableWay(
+    walk,
+    { power, voltage, current, efficiency },
+    direct ? subject.lockedRotorCurrent.value : undefined,
+    subject.method === 'drive',
+  );
 }
 
 const sixLeads = remembered(

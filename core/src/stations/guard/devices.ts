@@ -1,6 +1,6 @@
 import { deviceNames, type FigureId, type ProtectiveDevice } from '../../contract';
 import { assumed, field, prescribed } from '../../law';
-import { designOf, numberOf, type Subject, type Walk } from '../../needs';
+import { designOf, nextRating, numberOf, type Subject, type Walk } from '../../needs';
 import { boardFactor, conductorCurrent, deviceCeiling, overloadDial, type DeviceRule } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
 import type { Circuit } from './cable';
@@ -35,13 +35,12 @@ export function tellDevices(walk: Walk, subject: Subject, circuit: Circuit | und
   const { input, practice, w } = walk;
   const counted = w.figures.get('guard.tableCurrent') ? 'guard.tableCurrent' : subject.current;
   const current = numberOf(w, counted) ?? 0;
-  const { value: ratings } = practice.deviceRatings;
-  const next = (amperes: number): number | undefined => ratings.find((r) => r >= amperes * 0.9999);
+  const next = (kind: ProtectiveDevice, amperes: number): number | undefined => nextRating(practice, kind, amperes);
   const efficientB = isEfficientB(walk, subject);
   const rules = practice.devices(current, { efficientB });
   for (const { kind, share, setting, source } of rules) {
     const id = ratingOf[kind];
-    const rating = setting ? undefined : next(current * share);
+    const rating = setting ? undefined : next(kind, current * share);
     if (id !== undefined && rating !== undefined)
       w.stated(id as 'guard.breakerRating', 'A', q(rating, 'A'), source, {
         text:
@@ -72,7 +71,7 @@ export function tellDevices(walk: Walk, subject: Subject, circuit: Circuit | und
   if (!circuit) return;
   // Behind a device without a rating the earth goes by the time-delay fuse that would be permitted (250.122(D)(2)).
   const rated = rule?.setting === false ? rule : rules.find((r) => r.kind === 'dual-element-fuse');
-  const device = rated && next(current * rated.share);
+  const device = rated && next(rated.kind, current * rated.share);
   const { size, count } = circuit.conductors;
   const material = input.guard?.cable?.material ?? 'copper';
   const earth = practice.earthConductor(device ?? current, size, material);
@@ -128,8 +127,8 @@ function tellCeilings(
       source: magnetic.exceptions,
     });
   if (!rule || rule.setting || rule.most <= rule.share) return;
-  const { value: ratings, source } = practice.deviceRatings;
-  const usual = ratings.find((r) => r >= current * rule.share * 0.9999) ?? 0;
+  const { source } = practice.deviceRatings(rule.kind);
+  const usual = nextRating(practice, rule.kind, current * rule.share) ?? 0;
   w.figure(
     'guard.deviceCeiling',
     deviceCeiling,

@@ -1,7 +1,7 @@
 import { deviceNames, remembered, type Earthing } from '../../contract';
 import { field, prescribed, type Given } from '../../law';
-import { numberOf, type Subject, type Walk } from '../../needs';
-import { deviceBand, earthFaultAtEnd, faultAtEnd, faultWithMotors, relayBand, runningMotorsAdd } from '../../practice';
+import { disconnectionOf, isUnearthed, numberOf, type Subject, type Walk } from '../../needs';
+import { earthFaultAtEnd, faultAtEnd, faultWithMotors, runningMotorsAdd, secondFaultAtEnd } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
 import type { Circuit } from './cable';
 import type { DeviceTaken } from './chart';
@@ -104,13 +104,14 @@ export function tellEarthFault(
   const earth = w.figures.get('guard.earthArea');
   const held = input.supply?.earthing;
   if (!practice.disconnection || !circuit?.impedance || !voltage || !device || !earth) return;
-  if (!w.figures.has('guard.availableFault') || (held !== undefined && held !== 'solid' && held !== 'unknown')) return;
+  if (!w.figures.has('guard.availableFault') || held === 'corner') return;
+  const second = isUnearthed(input);
   const { resistance, reactance } = circuit.impedance;
   const share = (circuit.conductors.size.area * circuit.conductors.count) / earth.value;
   const R_PE: Given<'ohm'> = prescribed(q((resistance.value ?? 0) * share, 'ohm'), circuit.laid.impedanceSource);
   w.figure(
     'guard.earthFault',
-    earthFaultAtEnd,
+    second ? secondFaultAtEnd : earthFaultAtEnd,
     {
       U: field('supply.voltage', voltage.value, voltage.text),
       Z_s: 'start.sourceImpedance',
@@ -127,16 +128,10 @@ export function tellEarthFault(
       : {},
   );
   const flows = w.figures.get('guard.earthFault')?.value;
-  const { value: time, source } = practice.disconnection(
-    w.figures.get('guard.overloadDial')?.value ?? device.rating,
-    voltage.value / Math.sqrt(3),
-  );
-  const band = deviceBand(device.kind, device.rating);
-  // A motor breaker opens by its overload release as well; a relay opens a contactor, which is no disconnection.
-  const own = device.kind === 'motor-breaker' && relay ? relayBand(relay.class, relay.dial).slow : () => Infinity;
-  const slow = (I: number): number => Math.min(band.slow(I), own(I));
-  let asked = device.kind === 'motor-breaker' && relay ? relay.dial : device.rating;
-  while (slow(asked) > time && asked < 1e6) asked *= 1.01;
+  const dial = w.figures.get('guard.overloadDial')?.value ?? device.rating;
+  const off = disconnectionOf(practice, voltage.value, dial, { ...device, relay });
+  if (!off) return;
+  const { asked, within: time, source } = off;
   w.stated('guard.earthFaultAsked', 'A', q(asked, 'A'), source, {
     symbol: 'I_a',
     text: `${writeQuantity(asked, 'A')} (off within ${time} s)`,
@@ -145,9 +140,13 @@ export function tellEarthFault(
   w.finding(
     'guard.disconnection',
     'caution',
-    `An earth fault at the motor drives ${writeQuantity(flows, 'A')}; the device wants ` +
+    `${second ? 'A second earth fault, in another circuit,' : 'An earth fault at the motor'} drives ` +
+      `${writeQuantity(flows, 'A')}; ` +
+      `the device wants ` +
       `${writeQuantity(asked, 'A')} to be off within ${time} s: a larger earth conductor, a shorter ` +
-      'way, or a residual-current device.',
+      second
+      ? 'way, or a device that opens sooner.'
+      : 'way, or a residual-current device.',
     { fields: ['place.cable.length', 'guard.device'], figures: ['guard.earthFault', 'guard.earthFaultAsked'], source },
   );
 }

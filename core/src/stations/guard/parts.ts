@@ -206,7 +206,7 @@ function devicePart(
   part: Part,
 ): CircuitPart {
   const magnetic = device.kind === 'motor-breaker' || device.kind === 'instantaneous-breaker';
-  const ratings = practice.deviceRatings.value;
+  const ratings = practice.deviceRatings(device.kind).value;
   const next = ratings.findLast((r) => r < device.rating * 0.999);
   const ceiling = w.figures.get(magnetic ? 'guard.instantaneousCeiling' : 'guard.deviceCeiling');
   const fault = w.figures.get('guard.faultWithMotors') ?? w.figures.get('guard.availableFault');

@@ -99,6 +99,14 @@ export const shortCircuitK = { copper: { pvc: 115, xlpe: 143 }, aluminium: { pvc
 /** Earth conductor against the phase's, mm². */
 export const earthSource = remembered('standard', 'IEC 60364-5-54', '2011', 'Table 54.2');
 
+/**
+ * Nominal voltage to earth, V, of lines from and to so many V (IEC 60038, 2009, Table 1, from memory): 230/400 stands
+ * for what was 220/380 and 240/415, 400/690 for 380/660.
+ */
+export const nominalToEarth = [
+  [200, 210, 120], [370, 425, 230], [470, 490, 277], [650, 700, 400],
+] as const; // prettier-ignore
+
 /** Longest disconnection of a final circuit in a TN system by its voltage to earth, V; beyond 32 A: 5 s. */
 export const disconnectionTimes = table(
   remembered('standard', 'IEC 60364-4-41', '2005', 'Table 41.1 (TN) and 411.3.2.3'),

@@ -64,11 +64,13 @@ export const bundlingFactors = table(code('Table 310.15(C)(1)'), ['factor'], [
   [3, 1], [6, 0.8], [9, 0.7], [20, 0.5], [30, 0.45], [40, 0.4], [1000, 0.35],
 ]); // prettier-ignore
 
-/** Standard ratings of fuses and inverse-time breakers, A. */
+/** Standard ratings of inverse-time breakers, A. */
 export const deviceRatings = [
   15, 20, 25, 30, 35, 40, 45, 50, 60, 70, 80, 90, 100, 110, 125, 150, 175, 200, 225, 250, 300, 350, 400, 450, 500, 600,
   700, 800, 1000, 1200, 1600, 2000, 2500, 3000, 4000, 5000, 6000,
 ] as const; // prettier-ignore
+/** Fuses have five ratings more. */
+export const fuseRatings: readonly number[] = [1, 3, 6, 10, 601, ...deviceRatings].toSorted((a, b) => a - b);
 export const deviceRatingsSource = code('240.6(A)');
 
 /**
