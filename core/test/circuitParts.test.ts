@@ -112,7 +112,7 @@ describe('parts, settings and what else watches', () => {
     expect(kinds(american())).toContain('disconnect');
     expect(kinds(european({}, { method: 'star-delta' }))?.filter((k) => k === 'contactor')).toHaveLength(3);
     expect(kinds(european({}, { method: 'soft-starter' }))).toContain('soft-starter');
-    expect(kinds(european({}, { method: 'drive' }))).toEqual([
+    expect(kinds(european({}, { method: 'drive', place: { cable: { length: '5 m' } } }))).toEqual([
       'source',
       'device',
       'drive',
@@ -121,6 +121,81 @@ describe('parts, settings and what else watches', () => {
       'motor',
       'load',
     ]);
+  });
+  it('what was decided between drive and motor stands in the line, as the choice counts it', () => {
+    const far = european({}, { method: 'drive', place: { cable: { length: '60 m' } } });
+    const decided = part(far, 'filter');
+    expect(decided?.name).toMatch(/filter|reactor/);
+    expect(decided?.range).toContain(far.figures['drive.peakJudged']?.text);
+    expect(kinds(european({}, { method: 'drive', place: { cable: { length: '5 m' } } }))).not.toContain('filter');
+    expect(kinds(european({}, { place: { cable: { length: '60 m' } } }))).not.toContain('filter');
+  });
+  it('a bypass has two contactors that exclude each other, and an overload relay of its own', () => {
+    const near = { method: 'drive', place: { cable: { length: '5 m' } } } as const;
+    const bypassed = european({}, { ...near, drive: { bypass: true } }).guard?.parts ?? [];
+    const contactors = bypassed.filter((p) => p.kind === 'contactor');
+    expect(contactors.map((p) => [p.name, p.beside])).toEqual([
+      ['contactor behind the drive', undefined],
+      ['bypass contactor', 'leaves'],
+    ]);
+    expect(contactors.every((p) => p.rating === '50 A AC-3' && p.range.includes('exclude each other'))).toBe(true);
+    const way = bypassed.findIndex((p) => p.name === 'bypass contactor');
+    // It leaves the line above the drive and joins it below its own relay.
+    expect(bypassed[way - (contactors[1]?.spans ?? 0)]?.kind).toBe('drive');
+    expect(bypassed[way + 1]).toMatchObject({
+      kind: 'overload',
+      name: 'overload relay in the bypass',
+      beside: 'joins',
+    });
+    expect(bypassed[way + 1]?.rating).toContain('41 A');
+    expect(kinds(european({}, { ...near, drive: { bypass: false } }))).not.toContain('contactor');
+  });
+  it('of several motors on one drive each has a relay, a cable and a plate; the drive guards none of them', () => {
+    const three = european({}, { method: 'drive', drive: { motors: 3 }, place: { cable: { length: '5 m' } } });
+    expect(part(three, 'overload')?.name).toBe('overload relay of each of the 3 motors');
+    expect(part(three, 'overload')?.rating).toContain('41 A');
+    expect(part(three, 'cable')?.name).toBe('conductors to each motor');
+    const set = (r: Result, id: string) => r.drive?.settings.find((s) => s.id === id)?.number ?? NaN;
+    const one = european({}, { method: 'drive', place: { cable: { length: '5 m' } } });
+    for (const id of ['motor-current', 'current-limit', 'overload-current'])
+      expect(set(three, id) / set(one, id)).toBeCloseTo(3, 6);
+    expect(part(one, 'overload')?.name).toBe('overload in the drive');
+    expect(finding(three, 'drive.motors')?.text).toContain('none has a contactor behind the running drive');
+    // Of many small ones the drive bears the start of one.
+    const many = european({}, { method: 'drive', drive: { motors: 16 }, place: { cable: { length: '5 m' } } });
+    expect(finding(many, 'drive.motors')?.text).toContain('one may be switched on while it runs');
+  });
+  it('a hoist has a holding brake, and on a drive its resistor with ohms, peak and mean', () => {
+    const lifting: Partial<CaseText> = {
+      load: {
+        startsPerHour: 30,
+        demand: { kind: 'hoist', mass: '3 t', speed: '0.4 m/s', efficiency: 0.85, drumDiameter: '0.5 m' },
+      },
+    };
+    const driven = european({}, { ...lifting, method: 'drive' });
+    expect(kinds(driven)).toEqual(expect.arrayContaining(['resistor', 'brake']));
+    const resistor = part(driven, 'resistor');
+    for (const id of ['drive.brakingResistance', 'drive.brakingLeast'])
+      expect(resistor?.rating).toContain(driven.figures[id]?.text);
+    for (const id of ['drive.brakingPower', 'drive.brakingMean'])
+      expect(resistor?.range).toContain(driven.figures[id]?.text);
+    const torque = figure(driven, 'load.motorTorque');
+    expect(Number.parseFloat(part(driven, 'brake')?.rating ?? '') / torque).toBeCloseTo(1.6, 1);
+    expect(kinds(european({}, lifting))).toContain('brake');
+    expect(kinds(european({}, lifting))).not.toContain('resistor');
+    expect(
+      kinds(european({}, { ...lifting, method: 'drive', drive: { braking: { kind: 'regenerative' } } })),
+    ).not.toContain('resistor');
+    expect(kinds(european({}, { method: 'drive' }))).not.toContain('brake');
+  });
+  it('a fuse says which: aM and gG', () => {
+    const link = (device: Guard['device']) => {
+      const p = part(european({ device }), 'device');
+      return `${p?.rating} ${p?.range}`;
+    };
+    expect(link('fuse-am')).toContain('aM');
+    expect(link('fuse-gg')).toContain('gG');
+    expect(link('breaker')).not.toMatch(/aM|gG/);
   });
   it('run both ways it has two contactors, interlocked: as the case says, else of a hoist', () => {
     const contactors = (r: Result) =>

@@ -318,9 +318,12 @@ const circuitPart = z.strictObject({
     'contactor',
     'soft-starter',
     'drive',
+    'resistor',
+    'filter',
     'overload',
     'cable',
     'motor',
+    'brake',
     'load',
   ]),
   name: z.string(),
@@ -329,8 +332,12 @@ const circuitPart = z.strictObject({
   margin: z.string(),
   below: z.string(),
   figure: z.string().nullable(),
-  /** Not in the line: across the part before it, from before that to the windings' far ends, or the star point. */
-  beside: z.enum(['across', 'far-ends', 'star-point']).optional(),
+  /**
+   * Not in the line: across the part before it, from before that to the windings' far ends, the star point, hung on
+   * the part before, or on a way of its own that leaves the line `spans` parts above and joins it below.
+   */
+  beside: z.enum(['across', 'far-ends', 'star-point', 'hangs', 'leaves', 'joins']).optional(),
+  spans: z.int().optional(),
 });
 export type CircuitPart = Frozen<z.output<typeof circuitPart>>;
 

@@ -132,7 +132,7 @@ function rowsOf({ standard, breaker, thermal, thermalShare, fuse, fuseShare, tes
             ...common,
             faultCurrent: fused,
             kind: fuse,
-            device: `fused switch, ${rating} A`,
+            device: `fused switch ${fuseLink[fuse]}, ${rating} A`,
             relay: `relay ${from} to ${to} A`,
             classes: ['10', '20', '30'],
             price: Math.round(price * 1.15),
@@ -141,6 +141,14 @@ function rowsOf({ standard, breaker, thermal, thermalShare, fuse, fuseShare, tes
     }
   return rows;
 }
+
+/** What is written on the fuse-link. */
+const fuseLink: Readonly<Partial<Record<ProtectiveDevice, string>>> = {
+  'fuse-am': 'aM',
+  'fuse-gg': 'gG',
+  'dual-element-fuse': 'time-delay',
+  'single-element-fuse': 'non-time-delay',
+};
 
 let demo: readonly Combination[] | undefined;
 /** The table that ships, of an invented panel builder; made once. */

@@ -400,7 +400,7 @@ function chooseAndTell(
     const onlyThisStarts = first?.verdicts.some((v) => v.requirement === 'speed-control' && v.outcome === 'pass');
     drive = tellDrive(walk, needs, subject, verdicts, onlyThisStarts);
     // After the drive: its line has the drive in it.
-    guard = tellGuard(walk, subject, needs);
+    guard = tellGuard(walk, subject, needs, drive.output);
     if (needs.load.basis === 'load') {
       cost = tellCost(walk, needs, subject, plate, verdicts);
       compared = compareWays(walk, needs, subject, offered, cost);

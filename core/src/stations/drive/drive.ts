@@ -14,6 +14,7 @@ import {
   overloadOfClass,
   percent,
   type Needs,
+  type Output,
   type Subject,
   type Walk,
 } from '../../needs';
@@ -105,7 +106,7 @@ export function tellDrive(
     subject,
     verdicts.find((v) => v.requirement === 'winding'),
   );
-  tellMotors(walk, needs);
+  tellMotors(walk, needs, subject);
   const stopping = tellStopping(walk, needs, subject);
   tellPlacing(walk, needs, subject);
   // What no drive feeds, and nobody asked of one, is spared the simulation of its rectifier.
@@ -136,6 +137,7 @@ export function tellDrive(
   const settings = subject.method !== 'drive' ? [] : [...programOf(walk, needs, subject, stopping, output)];
   return {
     machine: stopping?.machine ?? null,
+    output,
     curves: {
       envelope,
       pulses,
@@ -156,6 +158,8 @@ export function tellDrive(
 interface DriveTold {
   readonly curves: DriveCurves;
   readonly view: DriveView;
+  /** What stands between drive and motor; undefined where it cannot be said. */
+  readonly output: Output | undefined;
   /** To be run in time. */
   readonly machine: DrivenMachine | null;
 }

@@ -1,6 +1,6 @@
 import type { DriveSetting, StartSetting } from '../../case';
 import { brakingKinds, brakingNames, commonPractice, filterNames } from '../../contract';
-import { isHoist, numberOf, percent, type Needs, type Output, type Subject, type Walk } from '../../needs';
+import { isHoist, motorsOn, numberOf, percent, type Needs, type Output, type Subject, type Walk } from '../../needs';
 import { driveSettings, isVariableTorque, type DriveSettingId } from '../../physics';
 import { lossBraking, usualCarrier } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
@@ -66,7 +66,7 @@ export function programOf(
   output: Output | undefined,
 ): readonly DriveSetting[] {
   const rows = [
-    ...ofMotor(walk, subject),
+    ...ofMotor(walk, needs, subject),
     ...ofLimits(walk, needs, subject, output),
     ...ofStopping(walk, stopping),
     ...ofSpeed(walk, needs, subject),
@@ -85,8 +85,11 @@ export function programOf(
 const frequencyOf = ({ input }: Walk, { motor }: Subject): number | undefined =>
   motor?.frequency ?? input.plate?.frequency?.value ?? input.supply?.frequency?.value;
 
-function ofMotor(walk: Walk, subject: Subject): readonly Valued[] {
+function ofMotor(walk: Walk, needs: Needs, subject: Subject): readonly Valued[] {
   const { w, practice } = walk;
+  const count = motorsOn(needs);
+  const times = (value: number | undefined): number | undefined => value && count * value;
+  const all = count === 1 ? '' : `of all ${count} together: `;
   const said = (value: number | undefined, unit: 'V' | 'A' | 'rpm'): string | Set =>
     value === undefined ? '' : set(writeQuantity(value, unit), value);
   const frequency = frequencyOf(walk, subject);
@@ -94,7 +97,12 @@ function ofMotor(walk: Walk, subject: Subject): readonly Valued[] {
   return [
     ['motor-voltage', said(numberOf(w, subject.voltage), 'V'), 'from the plate, as it is connected', 'plate'],
     ['motor-frequency', frequency === undefined ? '' : set(`${frequency} Hz`, frequency), 'from the plate', 'plate'],
-    ['motor-current', said(numberOf(w, subject.current), 'A'), 'overload and limits count by it', 'plate'],
+    [
+      'motor-current',
+      said(times(numberOf(w, subject.current)), 'A'),
+      `${all}overload and limits count by it`,
+      count === 1 ? 'plate' : 'plates',
+    ],
     ['motor-speed', said(numberOf(w, subject.speed), 'rpm'), 'gives the slip', 'plate'],
     [
       'motor-power',
@@ -104,8 +112,10 @@ function ofMotor(walk: Walk, subject: Subject): readonly Valued[] {
     ],
     [
       'overload-current',
-      said(w.value('guard.overloadDial') ?? numberOf(w, subject.current), 'A'),
-      'the plate current; less air at low speed counted',
+      said(times(w.value('guard.overloadDial') ?? numberOf(w, subject.current)), 'A'),
+      count === 1
+        ? 'the plate current; less air at low speed counted'
+        : `${all}it guards none of them, each has a relay of its own`,
     ],
     ['overload-class', set('10', 10), 'no starting surge has to pass'],
   ];
@@ -127,13 +137,15 @@ function ofLimits(
   const boost = planned('start.drive.boost');
   const limit = numeric(planned('start.drive.limit')) ?? w.value('drive.overload') ?? 1.5;
   const current = numberOf(w, subject.current);
-  const control = (needs.drive?.motors ?? 1) > 1 ? 'volts per hertz' : (planned('start.drive.control')?.text ?? vector);
-  const amperes = current === undefined ? undefined : limit * current;
+  const control = motorsOn(needs) > 1 ? 'volts per hertz' : (planned('start.drive.control')?.text ?? vector);
+  const amperes = current === undefined ? undefined : limit * current * motorsOn(needs);
   return [
     [
       'current-limit',
       set(`${amperes === undefined ? '' : `${writeQuantity(amperes, 'A')}, `}${limit} × rated`, amperes),
-      'above the overload, below what drive and motor bear',
+      motorsOn(needs) === 1
+        ? 'above the overload, below what drive and motor bear'
+        : `of all ${motorsOn(needs)} together: above their overload, below what the drive bears`,
       'simulated start',
     ],
     ['ramp-up', set(ramp?.text ?? '', numeric(ramp)), 'within the limit, as simulated', 'simulated start'],

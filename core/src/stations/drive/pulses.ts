@@ -11,6 +11,7 @@ import {
   motorsOn,
   numberOf,
   outputFor,
+  overloadOfClass,
   percent,
   woundOf,
   type Output,
@@ -256,11 +257,24 @@ function compared(
   return [...filters, ...others];
 }
 
+/** Whether one of several may be switched in while the drive runs, in words: by what it draws then. */
+function switchedIn({ w }: Pick<Walk, 'w'>, needs: Needs, subject: Subject, count: number): string {
+  const [rated, current] = [w.value('drive.deratedCurrent'), numberOf(w, subject.current)];
+  const locked = subject.lockedRotorCurrent.value;
+  if (rated === undefined || current === undefined) return 'and none is switched on while the drive runs.';
+  const [asks, bears] = [(count - 1) * current + locked, overloadOfClass(needs) * rated];
+  const amperes = (a: number): string => writeQuantity(q(a, 'A'), 'A');
+  return asks <= bears
+    ? `and one may be switched on while it runs: that draws ${amperes(asks)}, it bears ${amperes(bears)} for a minute.`
+    : 'and none has a contactor behind the running drive: ' +
+        `switched on then, one more draws ${amperes(asks)}, the drive bears ${amperes(bears)}. All start together.`;
+}
+
 /** m of cable below which no drive is hung. */
 const leastCable = 2;
 
 /** Several motors: each cable counts, and reflections of all meet. */
-export function tellMotors({ input, w }: Walk, needs: Needs): void {
+export function tellMotors({ input, w }: Walk, needs: Needs, subject: Subject): void {
   const count = motorsOn(needs);
   if (count < 2) return;
   const line = input.supply?.voltage?.value;
@@ -280,10 +294,9 @@ export function tellMotors({ input, w }: Walk, needs: Needs): void {
   w.finding(
     'drive.motors',
     'caution',
-    `${count} motors on one drive: their currents are added; each needs an overload relay of its own, all ` +
-      `cables count ` +
-      'together against the drive’s limit, none may be switched on while the drive runs unless it is sized for its ' +
-      'starting current, and control is by volts per hertz. They share speed, not load.' +
+    `${count} motors on one drive: their currents are added; each needs a protective device and an overload relay ` +
+      `of its own, all cables count together against the drive’s limit, ${switchedIn({ w }, needs, subject, count)} ` +
+      'Control is by volts per hertz. They share speed, not load.' +
       pulses,
     { fields: ['drive.motors', 'place.cable.length'], figures: ['drive.requiredCurrent'] },
   );

@@ -92,7 +92,9 @@ export function tellDevices(walk: Walk, subject: Subject, circuit: Circuit | und
   );
   const each = count > 1 ? `, one of ${count}` : '';
   w.stated('guard.conduitFill', '1', q(fill.value.share, '1'), fill.source, {
-    text: `${Math.round(fill.value.share * 100)} % of ${fill.value.size} ${kind.toUpperCase()}${each}`,
+    text:
+      `${Math.round(fill.value.share * permittedFill * 100)} % of the ${permittedFill * 100} % permitted, ` +
+      `${fill.value.size} ${kind.toUpperCase()}${each}`,
     symbol: 'f_c',
     ...(input.guard?.cable?.conduit === undefined && {
       field: 'guard.cable.conduit',
@@ -101,6 +103,9 @@ export function tellDevices(walk: Walk, subject: Subject, circuit: Circuit | und
     }),
   });
 }
+
+/** Share of a conduit's inside that more than two conductors may fill (NFPA 70, Chapter 9, Table 1). */
+const permittedFill = 0.4;
 
 const factorOf = (k: number, source: DeviceRule['source'], I: Subject['current']) => ({
   k: prescribed(q(k, '1'), source),

@@ -141,12 +141,9 @@ export function tellEarthFault(
     'guard.disconnection',
     'caution',
     `${second ? 'A second earth fault, in another circuit,' : 'An earth fault at the motor'} drives ` +
-      `${writeQuantity(flows, 'A')}; ` +
-      `the device wants ` +
-      `${writeQuantity(asked, 'A')} to be off within ${time} s: a larger earth conductor, a shorter ` +
-      second
-      ? 'way, or a device that opens sooner.'
-      : 'way, or a residual-current device.',
+      `${writeQuantity(flows, 'A')}; the device wants ${writeQuantity(asked, 'A')} to be off within ${time} s: ` +
+      'a larger earth conductor, a shorter way, or a ' +
+      `${second ? 'device that opens sooner' : 'residual-current device'}.`,
     { fields: ['place.cable.length', 'guard.device'], figures: ['guard.earthFault', 'guard.earthFaultAsked'], source },
   );
 }

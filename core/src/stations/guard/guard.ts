@@ -3,7 +3,16 @@ import { definition, type FigureId } from '../../contract';
 import { prescribed, type Given } from '../../law';
 import { conductorCurrent, overloadDial, overloadTrip } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
-import { conductorBasis, isEmergency, numberOf, percent, type Needs, type Subject, type Walk } from '../../needs';
+import {
+  conductorBasis,
+  isEmergency,
+  numberOf,
+  percent,
+  type Needs,
+  type Output,
+  type Subject,
+  type Walk,
+} from '../../needs';
 import { tellCable, type Circuit } from './cable';
 import { tellCapacitors } from './capacitors';
 import { chartOf, chartSource } from './chart';
@@ -23,7 +32,7 @@ export interface GuardTold {
 }
 
 /** Overload dial and trip from plate current, table current, and the least ampacity of the conductors. */
-export function tellGuard(walk: Walk, subject: Subject, needs?: Needs): GuardTold {
+export function tellGuard(walk: Walk, subject: Subject, needs?: Needs, output?: Output): GuardTold {
   const { practice, w } = walk;
   w.enter('guard');
   if (isEmergency(walk.input)) {
@@ -157,7 +166,7 @@ export function tellGuard(walk: Walk, subject: Subject, needs?: Needs): GuardTol
     curves: chart?.curves ?? null,
     view: {
       scheme: schemeOf(walk, subject, combination.taken),
-      parts: [...partsOf(walk, subject, { device, circuit, needs, tested: combination.taken })],
+      parts: [...partsOf(walk, subject, { device, circuit, needs, output, tested: combination.taken })],
       combination,
       dial: subject.method === 'drive' ? null : dial,
       crossings: [...(chart?.crossings ?? [])],

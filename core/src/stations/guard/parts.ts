@@ -1,6 +1,6 @@
 import type { CircuitPart, CombinationTaken, GuardView } from '../../case';
-import { deviceNames, type FigureId } from '../../contract';
-import { isHoist, numberOf, type Needs, type Subject, type Walk } from '../../needs';
+import { deviceNames, filterNames, type FigureId } from '../../contract';
+import { isHoist, numberOf, type Needs, type Output, type Subject, type Walk } from '../../needs';
 import { q, writeQuantity } from '../../quantity';
 import type { Circuit } from './cable';
 import type { DeviceTaken } from './chart';
@@ -61,6 +61,8 @@ export interface Built {
   readonly device: DeviceTaken | undefined;
   readonly circuit: Circuit | undefined;
   readonly needs: Needs | undefined;
+  /** What stands between drive and motor; undefined where it cannot be said, or no drive feeds it. */
+  readonly output: Output | undefined;
   /** The combination tested together, whose parts these are. */
   readonly tested: CombinationTaken | null;
 }
@@ -69,7 +71,7 @@ export interface Built {
 export function partsOf(
   walk: Walk,
   subject: Subject,
-  { device, circuit, needs, tested }: Built,
+  { device, circuit, needs, output, tested }: Built,
 ): readonly CircuitPart[] {
   const { input, practice, w } = walk;
   const text = (id: FigureId): string => w.figures.get(id)?.text ?? '';
@@ -96,17 +98,8 @@ export function partsOf(
         figure: 'guard.disconnectCurrent',
       }),
     );
-  if (scheme === 'drive')
-    list.push(
-      part('device', 'short-circuit device', {
-        rating: 'the drive maker’s',
-        below: 'ask its maker: any other voids its short-circuit rating',
-      }),
-      part('drive', 'drive', {
-        rating: text('drive.ratedCurrent'),
-        figure: value('drive.ratedCurrent') === undefined ? null : 'drive.ratedCurrent',
-      }),
-    );
+  const several = scheme === 'drive' ? (input.drive?.motors ?? 1) : 1;
+  if (scheme === 'drive') list.push(...driveParts(walk, output, part));
   else {
     if (device) list.push(devicePart(walk, device, tested, part));
     if (scheme === 'soft-starter')
@@ -159,11 +152,13 @@ export function partsOf(
     list.push(
       part(
         'overload',
-        scheme === 'drive'
-          ? 'overload in the drive'
-          : scheme === 'two-part'
-            ? 'overload in the breaker'
-            : 'overload relay',
+        several > 1
+          ? `overload relay of each of the ${several} motors`
+          : scheme === 'drive'
+            ? 'overload in the drive'
+            : scheme === 'two-part'
+              ? 'overload in the breaker'
+              : 'overload relay',
         {
           rating: [scheme === 'three-part' && tested ? tested.relay : '', `dial ${dial.text}`]
             .filter(Boolean)
@@ -172,14 +167,21 @@ export function partsOf(
             .filter(Boolean)
             .join(', '),
           margin: text('guard.overloadTrip') && `trips at ${text('guard.overloadTrip')} at most`,
-          below: 'dialled lower it trips under rated load',
+          below:
+            several > 1
+              ? 'the drive’s own overload sees their sum: it guards none of them; its contact stops the drive'
+              : 'dialled lower it trips under rated load',
           figure: value('guard.dialSet') === undefined ? 'guard.overloadDial' : 'guard.dialSet',
         },
       ),
     );
+  if (scheme === 'drive')
+    list.push(
+      ...bypassParts(walk, list.length - list.findIndex((p) => p.kind === 'device'), dial?.text ?? '', current, part),
+    );
   if (circuit)
     list.push(
-      part('cable', 'conductors', {
+      part('cable', several > 1 ? 'conductors to each motor' : 'conductors', {
         rating: text('guard.conductorArea'),
         range: text('guard.earthArea') && `earth ${text('guard.earthArea')}`,
         margin: over(value('guard.ampacity'), value('guard.conductorCurrent')),
@@ -188,14 +190,108 @@ export function partsOf(
       }),
     );
   list.push(
-    part('motor', 'motor', {
+    part('motor', several > 1 ? `${several} motors, each` : 'motor', {
       rating: text('choice.ratedPower') || writeQuantity(numberOf(w, subject.power) ?? 0, 'W'),
       range: current === undefined ? '' : amperes(current),
     }),
+    ...(isHoist(input)
+      ? [
+          part('brake', 'holding brake', {
+            rating: brakeTorque(walk),
+            range: 'spring-set, opens when torque is proved',
+            below: 'without one the load is held by current alone, and falls when that goes',
+          }),
+        ]
+      : []),
     part('load', 'machine', { rating: text('load.motorPower') }),
   );
   return list;
 }
+
+/** What a hoist's brake holds at least, ÷ the torque of the load (common practice; the hoist's standard decides). */
+const holds = 1.6;
+
+function brakeTorque({ w }: Walk): string {
+  const torque = w.value('load.motorTorque');
+  return torque === undefined ? '' : `${writeQuantity(q(holds * torque, 'N.m'), 'N.m')} at the motor at least`;
+}
+
+/** A drive, what stands before, beside and behind it, and its bypass. */
+function driveParts(walk: Walk, output: Output | undefined, part: Part): readonly CircuitPart[] {
+  const { input, w } = walk;
+  const text = (id: FigureId): string => w.figures.get(id)?.text ?? '';
+  const has = (id: FigureId): FigureId | null => (w.figures.has(id) ? id : null);
+  const list: CircuitPart[] = [
+    part('device', 'short-circuit device', {
+      rating: 'the drive maker’s',
+      below: 'ask its maker: any other voids its short-circuit rating',
+    }),
+    part('drive', 'drive', { rating: text('drive.ratedCurrent'), figure: has('drive.ratedCurrent') }),
+  ];
+  if (w.figures.has('drive.brakingResistance') && input.drive?.braking?.kind !== 'regenerative')
+    list.push(
+      part('resistor', 'braking resistor', {
+        rating: [
+          `${text('drive.brakingResistance')} at most`,
+          text('drive.brakingLeast') && `${text('drive.brakingLeast')} at least`,
+        ]
+          .filter(Boolean)
+          .join(', '),
+        range: [
+          text('drive.brakingPower') && `${text('drive.brakingPower')} at its peak`,
+          text('drive.brakingMean') && `${text('drive.brakingMean')} for good`,
+        ]
+          .filter(Boolean)
+          .join(', '),
+        below: 'of more ohms the bus trips, of fewer the chopper burns; with a thermal contact that stops the drive',
+        figure: 'drive.brakingResistance',
+        beside: 'hangs',
+      }),
+    );
+  if (output && output.filter !== 'none')
+    list.push(
+      part('filter', filterNames[output.filter], {
+        rating: text('drive.requiredCurrent'),
+        range: `${text('drive.peakJudged')} at the motor`,
+        below: 'without it the pulses pass what the winding or the drive bears',
+        figure: has('drive.peakJudged'),
+      }),
+    );
+  return list;
+}
+
+/** Contactors and overload of a drive's bypass; `above`: parts of the line that it goes round. */
+function bypassParts(
+  { input, w }: Walk,
+  above: number,
+  dial: string,
+  current: number | undefined,
+  part: Part,
+): readonly CircuitPart[] {
+  const contactor = w.value('guard.contactorRating');
+  if (input.drive?.bypass !== true || contactor === undefined) return [];
+  const rating = { rating: `${amperes(contactor)} AC-3`, figure: 'guard.contactorRating' } as const;
+  return [
+    part('contactor', 'contactor behind the drive', {
+      ...rating,
+      range: bypassInterlock,
+      below: 'closed beside the bypass, the line stands on the drive’s output and destroys it',
+    }),
+    part('contactor', 'bypass contactor', {
+      ...rating,
+      ...{ range: bypassInterlock, margin: over(contactor, current), beside: 'leaves', spans: above },
+      below: 'in bypass it starts straight on the line, behind a device of its own',
+    }),
+    part('overload', 'overload relay in the bypass', {
+      rating: `dial ${dial}`,
+      range: w.figures.has('guard.tripClass') ? `class ${w.figures.get('guard.tripClass')?.text}` : '',
+      below: 'in bypass the drive’s own overload sees nothing',
+      beside: 'joins',
+    }),
+  ];
+}
+
+const bypassInterlock = 'the two exclude each other by a bar and by contacts';
 
 type Part = (kind: CircuitPart['kind'], name: string, of?: Partial<CircuitPart>) => CircuitPart;
 
@@ -211,7 +307,8 @@ function devicePart(
   const ceiling = w.figures.get(magnetic ? 'guard.instantaneousCeiling' : 'guard.deviceCeiling');
   const fault = w.figures.get('guard.faultWithMotors') ?? w.figures.get('guard.availableFault');
   const slash = practice.slashRated?.(input.supply?.voltage?.value ?? 0, input.supply?.earthing)?.value;
-  const permitted = magnetic ? `magnetic at ${amperes(device.rating)}` : amperes(device.rating);
+  const link = device.kind === 'fuse-am' ? ' aM' : device.kind === 'fuse-gg' ? ' gG' : '';
+  const permitted = magnetic ? `magnetic at ${amperes(device.rating)}` : `${amperes(device.rating)}${link}`;
   const below = tested
     ? 'a smaller one was not tested with it'
     : magnetic

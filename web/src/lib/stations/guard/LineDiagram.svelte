@@ -9,11 +9,16 @@
   const fused = $derived(String(desk().value('guard.device') ?? '').includes('fuse'));
   const northAmerican = $derived(desk().value('practice') === 'north-america');
   const row = 52;
-  const paths = {
-    across: `M30 ${-row - 20}H50V20H30`,
-    'far-ends': `M30 ${-row - 20}H50V18`,
-    'star-point': 'M50 -17V20M43 20H57',
-  } as const;
+  const paths = (spans: number) =>
+    ({
+      across: `M30 ${-row - 20}H50V20H30`,
+      'far-ends': `M30 ${-row - 20}H50V18`,
+      'star-point': 'M50 -17V20M43 20H57',
+      hangs: `M45 ${-row}H50V0`,
+      leaves: `M30 ${-spans * row - 20}H50V${row / 2}`,
+      joins: `M50 ${-row / 2}V20H30`,
+    }) as const;
+  const dots: Readonly<Record<string, number>> = { 'far-ends': 21, 'star-point': -20 };
   const height = $derived(parts.length * row + 12);
   let drawing: SVGSVGElement | undefined = $state();
 
@@ -62,8 +67,8 @@
         {#if part.beside}
           <!-- A path of its own beside the line; an open dot is the far ends of the windings. -->
           <g fill="none" stroke="var(--ink)" stroke-width="1.5">
-            <path d={paths[part.beside]} />
-            {#if part.beside !== 'across'}<circle cx="50" cy={part.beside === 'far-ends' ? 21 : -20} r="2.5" />{/if}
+            <path d={paths(part.spans ?? 1)[part.beside]} />
+            {#if dots[part.beside] !== undefined}<circle cx="50" cy={dots[part.beside]} r="2.5" />{/if}
           </g>
         {/if}
         <g transform="translate({part.beside ? 50 : 30}, 0)"><PartSymbol kind={part.kind} {fused} {northAmerican} /></g>

@@ -49,6 +49,16 @@
     <rect x="-15" y="-15" width="30" height="30" /><path d="M-8 -6H8L0 6ZM-8 6H8M4 6 9 11" />
   {:else if kind === 'drive'}
     <rect x="-15" y="-15" width="30" height="30" /><path d="M-15 15 15 -15" />
+  {:else if kind === 'resistor'}
+    {#if northAmerican}
+      <path d="M0 -13l6 2 -12 4 12 4 -12 4 12 4 -6 2" fill="none" />
+    {:else}
+      <rect x="-5" y="-12" width="10" height="24" />
+    {/if}
+  {:else if kind === 'filter'}
+    <rect x="-15" y="-15" width="30" height="30" /><path d="M-10 4q3 -8 6 0t6 0 6 0M-10 -8H8" fill="none" />
+  {:else if kind === 'brake'}
+    <circle r="11" /><path d="M-17 -8V8M17 -8V8" />
   {:else if kind === 'overload'}
     {#if northAmerican}
       <rect x="-8" y="-12" width="16" height="24" stroke="none" /><path
