@@ -41,6 +41,7 @@ const on = (length: string, over: Partial<CaseText> = {}): Partial<CaseText> => 
   ...over,
 });
 const finding = (r: Result, id: string) => r.findings.find((f) => f.id === id);
+const verdict = (r: Result, id: string) => r.candidates[0]?.verdicts.find((v) => v.requirement === id)?.outcome;
 const level = (r: Result, id: string) => finding(r, id)?.level;
 const hoist = {
   demand: { kind: 'hoist', mass: '3 t', speed: '0.4 m/s', efficiency: 0.85, drumDiameter: '0.5 m' },
@@ -91,7 +92,7 @@ describe('what a drive draws from its supply', () => {
     expect(figure(pump({ rectifier: 'active' }), 'drive.truePowerFactor')).toBeGreaterThan(0.99);
   });
   it('IEC: as equipment to 75 A it asks a fault level; above, and in North America, it does not', () => {
-    const said = (r: Result) => r.findings.filter((f) => f.id === 'drive.distortion').map((f) => f.source?.title);
+    const said = (r: Result) => r.findings.filter((f) => f.id === 'drive.equipment').map((f) => f.source?.title);
     expect(said(pump({ choke: 0 }))).toContain('IEC 61000-3-12');
     expect(said(pump({ rectifier: 'active' }))).not.toContain('IEC 61000-3-12');
     expect(said(american({ choke: 0 }))).not.toContain('IEC 61000-3-12');
@@ -525,5 +526,41 @@ describe('a drive for a motor, by what is published', () => {
     // The size of the ladder that is named carries it, and is no more than the next step beyond.
     expect(kva('drive.ratedCurrent')).toBeGreaterThan(0.98 * kva('drive.requiredCurrent'));
     expect(kva('drive.ratedCurrent')).toBeLessThan(1.35 * apparent);
+  });
+});
+
+describe('a supply of one phase', () => {
+  const saw = (phases: 1 | 3, over: Partial<CaseText> = {}) =>
+    solved({
+      ...{ format: 'pilgrim.case/1', practice: 'iec' },
+      supply: {
+        ...{ voltage: '230 V', frequency: '50 Hz', phases },
+        source: { kind: 'transformer', rating: '50 kVA', impedance: 0.04 },
+      },
+      load: { machine: 'machine-tool', demand: { kind: 'power', power: '1.6 kW', speed: '1430 rpm' } },
+      place: { ambient: '25 degC', cable: { length: '8 m' } },
+      ...over,
+    });
+  it('feeds a motor through a drive of about twice the size, wound for its voltage, and through nothing else', () => {
+    const [one, three] = [saw(1), saw(3, { method: 'drive' })];
+    expect(one.choice?.method).toBe('drive');
+    expect(figure(one, 'drive.ratedCurrent') / figure(three, 'drive.ratedCurrent')).toBeGreaterThanOrEqual(1.5);
+    expect(one.choice?.buying.find((b) => b.what === 'Supply')?.text).toContain('230/400');
+    expect(one.methods.map((m) => m.method)).toEqual(['drive']);
+    expect(one.start?.rows.map((r) => r.method)).toEqual(['drive']);
+    expect(one.figures['start.direct.peakCurrent']).toBeUndefined();
+    expect(verdict(one, 'speed-control')).toBe('pass');
+    expect(level(one, 'supply.single-phase')).toBe('caution');
+    expect(one.drive?.settings.find((s) => s.id === 'phase-loss')?.value).toContain('its maker');
+    // By hand: 50 kVA at 230 V is 217.4 A; ÷ 0.04.
+    expect(figure(one, 'start.faultCurrent')).toBeCloseTo(5435, 0);
+    expect(figure(three, 'start.faultCurrent')).toBeCloseTo(5435 / Math.sqrt(3), 0);
+  });
+  it('a method that cannot run on it is a stop, and so is the plate of a single-phase motor', () => {
+    const direct = saw(1, { method: 'direct' });
+    expect(level(direct, 'supply.single-phase')).toBe('stop');
+    expect(direct.choice).toBeNull();
+    expect(level(saw(1, { plate: { phases: 1, power: '1.5 kW' } }), 'plate.single-phase')).toBe('stop');
+    expect(finding(saw(3), 'supply.single-phase')).toBeUndefined();
   });
 });

@@ -144,8 +144,11 @@ const rows: readonly Row[] = [
     driven({ profile: [{ hours: 0, flow: 1 }, { hours: 0, flow: 0.5 }] }),
     driven({ profile: [{ hours: 0, flow: 1 }, { hours: 1, flow: 0.5 }] })],
   // Supply and start
-  ['supply.single-phase', 'stop', ['supply.phases'],
+  ['supply.single-phase', 'caution', ['supply.phases'],
     fan({}, { supply: { voltage: '230 V', frequency: '60 Hz', phases: 1 } }), fan({}, { supply: { voltage: '230 V', frequency: '60 Hz', phases: 3 } })],
+  ['supply.single-phase', 'stop', ['supply.phases', 'method'],
+    fan({}, { method: 'direct', supply: { voltage: '230 V', frequency: '60 Hz', phases: 1 } }),
+    fan({}, { method: 'drive', supply: { voltage: '230 V', frequency: '60 Hz', phases: 3 } })],
   ['start.too-long', 'stop', ['load.maxStartTime', 'load.inertia', 'method'],
     direct({ inertia: '6 kg.m2', maxStartTime: '1 s' }, pinned), direct({ inertia: '6 kg.m2', maxStartTime: '60 s' }, pinned)],
   ['start.too-long', 'stop', ['load.inertia', 'start.stallTime'],

@@ -1,5 +1,5 @@
 import type { Case } from '../case';
-import { commonPractice, type DriveDuty } from '../contract';
+import { commonPractice, comparedMethods, type DriveDuty, type Method } from '../contract';
 import { leastDriveRating } from '../physics';
 import {
   dutyOverload,
@@ -63,10 +63,18 @@ export const motorsOn = (needs: Pick<Needs, 'drive'>): number => needs.drive?.mo
 export const chokeFor = ({ drive, rules }: Pick<Needs, 'drive' | 'rules'>, power: number): number =>
   drive?.choke ?? Math.max(usualChoke(power), rules.inputReactor === 'every drive' ? houseReactor : 0);
 
+/** Whether one phase feeds the drive: the supply has no more, or only two of its lines are brought to it. */
+export const onOnePhase = ({ supply, drive }: Pick<Case, 'supply' | 'drive'>): boolean =>
+  supply?.phases === 1 || drive?.input === 'single-phase';
+
+/** The methods that are judged: the one that is pinned; on one phase a drive alone; else all that are compared. */
+export const methodsFor = ({ method, supply }: Pick<Case, 'method' | 'supply'>): readonly Method[] =>
+  method ? [method] : supply?.phases === 1 ? ['drive'] : comparedMethods;
+
 /** What is left of a drive's rating by heat, height, its carrier and a feed of one phase. */
-export const driveLeft = ({ place, drive }: Pick<Needs, 'place' | 'drive'>): number =>
+export const driveLeft = ({ place, drive, onePhase }: Pick<Needs, 'place' | 'drive' | 'onePhase'>): number =>
   place.driveDerating *
-  (drive?.input === 'single-phase' ? singlePhaseShare.value : 1) *
+  (onePhase ? singlePhaseShare.value : 1) *
   (drive?.carrier ? carrierShare(drive.carrier.value) : 1);
 
 /** The sizes of the practice's ladder that match by power and by current, and the one that the house rule takes. */

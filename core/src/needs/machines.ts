@@ -27,9 +27,9 @@ export const runUpLoad = ({
 export const isHoist = ({ load }: Pick<Case, 'load'>): boolean =>
   load?.machine === 'hoist' || load?.demand?.kind === 'hoist';
 
-/** What starts or feeds the motor today: as said, or as it was when it failed; else straight on the line. */
-export const starterThere = ({ starter, history }: Pick<Case, 'starter' | 'history'>): Method =>
-  starter ?? history?.method ?? 'direct';
+/** What starts or feeds the motor today: as said, or as it was when it failed; else straight on the line if it can. */
+export const starterThere = ({ starter, history, supply }: Pick<Case, 'starter' | 'history' | 'supply'>): Method =>
+  starter ?? history?.method ?? (supply?.phases === 1 ? 'drive' : 'direct');
 
 /** Duty that a competent person answers for, not this sheet: emergency duty, or a fire pump by its name. */
 export const isEmergency = ({ guard, name, plate }: Pick<Case, 'guard' | 'name' | 'plate'>): boolean =>

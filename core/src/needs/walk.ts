@@ -131,6 +131,8 @@ export interface SpeedNeeds {
 }
 
 export interface SupplyNeeds {
+  /** 1 or 3. */
+  readonly phases: number;
   readonly voltage: number | undefined;
   readonly frequency: number;
   /** Ohms per phase; 0 for a stiff supply, undefined where nobody said. */
@@ -196,6 +198,8 @@ export interface Needs {
   readonly start: StartNeeds;
   /** As the case asks the drive to be. */
   readonly drive: Case['drive'];
+  /** One phase feeds it. */
+  readonly onePhase: boolean;
   readonly fed: FedNeeds;
   readonly oldFrame: string | undefined;
   /** The failed motor, and what the new choice must do differently because of how it failed. */

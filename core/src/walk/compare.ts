@@ -221,8 +221,8 @@ function waysFor(walk: Walk, needs: Needs, subject: Subject, offered: readonly M
       .toSorted((a, b) => a.efficiency - b.efficiency || a.priceIndex - b.priceIndex);
     const [usual, finest] = [alike[0], alike.findLast((x) => x.efficiency > (alike[0]?.efficiency ?? 1))];
     // The starter that is there stays.
-    if (usual) ways.push(...bought('like-for-like', fixed, [usual], withoutDrive, 0));
-    if (finest) ways.push(...bought('premium', fixed, [finest], withoutDrive, 0));
+    if (usual) ways.push(...bought('like-for-like', fixed, [usual], withoutDrive(input), 0));
+    if (finest) ways.push(...bought('premium', fixed, [finest], withoutDrive(input), 0));
   }
   const fits = subject.motor && subject.method && subject.kind !== 'plate' ? subject : undefined;
   /** What the case already chose, or the best there is. */
@@ -231,8 +231,9 @@ function waysFor(walk: Walk, needs: Needs, subject: Subject, offered: readonly M
       ? bought(kind, by, [fits.motor], [fits.method], 1)
       : bought(kind, by, offered, methods, 1);
   // Straight on the line where that will do: four other methods need not be judged.
-  const straight = best('right-size', fixed, ['direct']);
-  const right = straight[0] && straight[0].outcome !== 'fail' ? straight : best('right-size', fixed, withoutDrive);
+  const straight = best('right-size', fixed, withoutDrive(input).slice(0, 1));
+  const right =
+    straight[0] && straight[0].outcome !== 'fail' ? straight : best('right-size', fixed, withoutDrive(input));
   const same = right.some((r) => ways.some((way) => way.motor === r.motor && way.method === r.method));
   if (!same) ways.push(...right);
   ways.push(...twoSpeeds(needs, right[0], offered, told, scale));

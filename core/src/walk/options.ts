@@ -1,5 +1,5 @@
 import { existingMotor, type Motor } from '../catalogue';
-import type { Choice } from '../case';
+import type { Case, Choice } from '../case';
 import { explain, findFirst, judge } from '../judge';
 import { comparedMethods, type Method } from '../contract';
 import { motorOfPlate, plateAt } from '../nameplate';
@@ -10,7 +10,9 @@ type Kind = Option['kind'];
 /** A way as judged, and the price index of what it counts on beside motor and starter. */
 type Judged = Option & { readonly beside: number };
 
-export const withoutDrive = comparedMethods.filter((m) => m !== 'drive');
+/** What runs a motor at one speed from this supply: on one phase nothing does. */
+export const withoutDrive = ({ supply }: Pick<Case, 'supply'>): readonly Method[] =>
+  supply?.phases === 1 ? [] : comparedMethods.filter((m) => m !== 'drive');
 
 /** The motor that is there, where its plate makes one; what is asked at fixed speed, and along the profile. */
 export function waysOf({ input, practice }: Pick<Walk, 'input' | 'practice'>, needs: Needs) {
@@ -35,7 +37,7 @@ export function optionsOf(walk: Pick<Walk, 'input' | 'practice'>, needs: Needs, 
   return [
     keptAsIs({ fixed, variable }, old, starterThere(walk.input)),
     ...(starterThere(walk.input) === 'drive' ? [] : [option('drive', variable, old, ['drive'])]),
-    option('replace', fixed, motors, withoutDrive),
+    option('replace', fixed, motors, withoutDrive(walk.input)),
     option('replace-drive', variable, motors, ['drive']),
   ].flatMap((o) => {
     if (!o) return [];
@@ -65,7 +67,7 @@ export function option(
   motors: readonly Motor[],
   methods: readonly Method[],
 ): Judged | undefined {
-  if (motors.length === 0) return undefined;
+  if (motors.length === 0 || methods.length === 0) return undefined;
   const kept = kind === 'keep' || kind === 'drive';
   const judged = judge(needs, motors, methods, kept);
   findFirst(judged);

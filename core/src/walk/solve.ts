@@ -10,15 +10,7 @@ import {
   type MethodVerdict,
   type Result,
 } from '../case';
-import {
-  commonPractice,
-  comparedMethods,
-  endingFindings,
-  isFindingId,
-  worstFirst,
-  isFigureId,
-  type Method,
-} from '../contract';
+import { commonPractice, comparedMethods, endingFindings, isFindingId, worstFirst, isFigureId } from '../contract';
 import { Workings } from '../law';
 import { softLimit, tap, torqueRatio, type DrivenMachine } from '../physics';
 import { acceptDoubts } from './doubts';
@@ -26,6 +18,8 @@ import { askUnusual } from './unusual';
 import { practiceById, rulesFor, usualRate, usualYears } from '../practice';
 import {
   declaredLosses,
+  methodsFor,
+  onOnePhase,
   percent,
   rankingPrice,
   startNeeds,
@@ -149,6 +143,7 @@ export function solveWith(
       },
       start: startNeeds(walk, supply.frequency),
       drive: input.drive,
+      onePhase: onOnePhase(input),
       fed: {
         losses: declaredLosses(input.drive),
         leastFlux: input.drive?.energySaving === true,
@@ -319,7 +314,7 @@ function chooseAndTell(
     small: practice.frameSystem === 'nema' && /^\D{0,2}56/.test(plate.frame?.trim() ?? ''),
   });
   const motors = pinned ? pin(pinned) : offered;
-  const methods: readonly Method[] = input.method ? [input.method] : comparedMethods;
+  const methods = methodsFor(input);
   const judged = judge(needs, motors, methods, pinned !== undefined);
   findFirst(judged);
   const entries = bestOfEach(judged, told);
@@ -406,7 +401,8 @@ function chooseAndTell(
       compared = compareWays(walk, needs, subject, offered, cost);
     }
   }
-  const all = input.method && motor && i >= 0 ? judge(needs, [motor], comparedMethods, pinned !== undefined) : judged;
+  const others = input.supply?.phases === 1 ? methods : comparedMethods;
+  const all = input.method && motor && i >= 0 ? judge(needs, [motor], others, pinned !== undefined) : judged;
   if (i >= 0)
     for (let m = 0; m < all.methods.length; m++) simulateEntry(all, (all === judged ? i : 0) * all.methods.length + m);
   return {

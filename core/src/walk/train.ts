@@ -1,5 +1,5 @@
 import type { Motor } from '../catalogue';
-import { commonPractice } from '../contract';
+import { commonPractice, comparedMethods } from '../contract';
 import { explain, findFirst, judge } from '../judge';
 import type { Needs, Walk } from '../needs';
 import { usualTrainEfficiency } from '../stations';
@@ -88,7 +88,7 @@ function proposal(needs: Needs, motors: readonly Motor[]): Proposal | undefined 
     },
     start: { ...start, loadInertia: start.loadInertia && start.loadInertia / ratio ** 2, sizeInertia: usual.inertia },
   };
-  const judged = judge(geared, motors, ['direct', 'star-delta', 'soft-starter', 'drive']);
+  const judged = judge(geared, motors, needs.supply.phases === 1 ? ['drive'] : comparedMethods);
   findFirst(judged);
   const entry = judged.order[0];
   const found = entry === undefined ? undefined : explain(geared, judged, entry);

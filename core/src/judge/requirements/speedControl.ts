@@ -10,7 +10,7 @@ export const speedControl = requirement({
     e.margin = 0;
     if (needs.speed.variable) return passIf(e.drive);
     if (!e.drive) return code.none;
-    return passIf(needs.speed.throttled, code.caution);
+    return passIf(needs.speed.throttled || needs.supply.phases === 1, code.caution);
   },
   sentence({ outcome, method, needs }) {
     if (outcome === 'pass')

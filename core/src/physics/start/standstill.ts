@@ -56,6 +56,19 @@ export const faultCurrent = law({
   of: ({ U, Z_s }) => U / (Math.sqrt(3) * Z_s),
 });
 
+/** The same of a source with one phase, whose impedance is that of its two lines together. */
+export const faultCurrentOnePhase = law({
+  name: 'Available fault current of a single-phase source',
+  symbol: 'I_k',
+  unit: 'A',
+  takes: { U: 'V', Z_s: 'ohm' },
+  formula: 'U / Z_s',
+  source: circuit,
+  range: { U: notNegative, Z_s: positive },
+  example: { of: { U: 240, Z_s: 0.0461 }, gives: 5206, from: 'by hand; 50 kVA with 4 %: full-load 208 A × 25' },
+  of: ({ U, Z_s }) => U / Z_s,
+});
+
 /** Impedance per phase (star) of the motor at locked rotor, from its locked-rotor current at rated voltage. */
 export const lockedRotorImpedance = law({
   name: 'Locked-rotor impedance',

@@ -220,10 +220,7 @@ function chooseSize(
     d_d:
       driveLeft(needs) === needs.place.driveDerating
         ? 'place.driveDerating'
-        : prescribed(
-            q(driveLeft(needs), '1'),
-            needs.drive?.input === 'single-phase' ? singlePhaseShare.source : carrierSource,
-          ),
+        : prescribed(q(driveLeft(needs), '1'), needs.onePhase ? singlePhaseShare.source : carrierSource),
   });
   if (byPower && byCurrent && byPower !== byCurrent) {
     const small = byPower.current < byCurrent.current;

@@ -112,7 +112,7 @@ export function tellInput(
     eta_d: prescribed(q(driveShareAtLoad, '1'), driveLosses.source),
   });
   if (power === undefined) return null;
-  const single = input.drive?.input === 'single-phase';
+  const single = needs.onePhase;
   const kind = single ? 'single-phase' : (input.drive?.rectifier ?? 'six-pulse');
   // On one phase it is a drive of twice the size.
   const made = (rated * count) / (single ? singlePhaseShare.value : 1);
@@ -124,7 +124,7 @@ export function tellInput(
   const own = drawn(at, ask);
   if (!own) {
     w.finding(
-      'drive.input',
+      'drive.no-steady-state',
       'note',
       'Its choke and capacitor swing together here and have no steady state: take another choke, or ask its maker.',
       { fields: ['drive.choke'] },
@@ -176,7 +176,7 @@ export function tellInput(
         `${writeQuantity(q(current, 'A'), 'A')}, a third harmonic of ` +
         `${percent(own.by.shares.find(([order]) => order === 3)?.[1] ?? 0)} in it: wires and device by that, and ask ` +
         'its maker whether its phase-loss trip can be set for it.',
-      { fields: ['drive.input'], figures: ['drive.inputCurrent'] },
+      { fields: ['drive.input', 'supply.phases'], figures: ['drive.inputCurrent'] },
     );
   judgeSite(walk, needs, at, own, full ?? own);
   return {
@@ -296,7 +296,7 @@ function judgeSite(walk: Walk, needs: Needs, at: At, own: Spectrum, rated: Spect
   const worst = volts && Math.max(0, ...volts.map(([, share]) => share));
   if (volts && worst !== undefined && (worst > voltageLimits.each || rootSum(volts) > voltageLimits.all))
     w.finding(
-      'drive.distortion',
+      'drive.voltage-distortion',
       'caution',
       `It distorts the voltage at its source by ${percent(rootSum(volts), 1)}, a single harmonic by ` +
         `${percent(worst, 1)}: ${percent(voltageLimits.all)} and ${percent(voltageLimits.each)} are permitted. ` +
@@ -311,7 +311,7 @@ function judgeSite(walk: Walk, needs: Needs, at: At, own: Spectrum, rated: Spect
       voltage: volts && rootSum(volts),
     },
     (text, source) =>
-      w.finding('drive.distortion', 'note', text, { fields, figures: ['drive.currentDistortion'], source }),
+      w.finding('drive.equipment', 'note', text, { fields, figures: ['drive.currentDistortion'], source }),
   );
 }
 

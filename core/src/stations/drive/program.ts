@@ -249,7 +249,7 @@ function ofSpeed(walk: Walk, { speed, load, rules }: Needs, subject: Subject): r
 
 const isFluid = (input: Walk['input']): boolean => /fan|pump|blower/.test(input.load?.machine ?? '');
 
-function ofBehaviour({ input }: Walk, { load, speed }: Needs): readonly Valued[] {
+function ofBehaviour({ input }: Walk, { load, speed, onePhase }: Needs): readonly Valued[] {
   const fluid = isFluid(input);
   const hoist = isHoist(input);
   // One decision with Guard's: what may not move by itself rides through nothing and starts by hand.
@@ -277,7 +277,9 @@ function ofBehaviour({ input }: Walk, { load, speed }: Needs): readonly Valued[]
       alone ? 'as decided at Guard' : 'it must not move by itself',
     ],
     ['flux', spares ? 'on' : 'off', spares ? 'a light load needs less flux' : 'torque may be asked at once'],
-    ['phase-loss', 'trip', 'in and out'],
+    onePhase
+      ? ['phase-loss', 'trip on the motor’s side; at its input as its maker sets it for one phase', 'fed by one phase']
+      : ['phase-loss', 'trip', 'in and out'],
     ['sensor', input.guard?.watch?.windingSensor ? 'trip' : '', 'decided at Guard', 'case'],
   ];
 }

@@ -88,19 +88,22 @@ export function tellStart(walk: Walk, needs: Needs, subject: Subject, chosen?: M
   }
   const tried = triedAll(needs, subject);
   const still: Standstill = { walk, needs, subject, supply, known, starter: startersOf(needs, tried) };
-  for (const method of methods) tellStandstill(still, method);
+  for (const method of startable(needs)) tellStandstill(still, method);
   const told = tellSimulated(still, tried, chosen);
   if (!told) {
-    for (const method of methods) peakAtStandstill(still, method);
+    for (const method of startable(needs)) peakAtStandstill(still, method);
     judgeStandstill(walk, subject);
   }
   return told;
 }
 
+/** What can start a motor on this supply at all: on one phase a drive alone. */
+const startable = ({ supply }: Needs): readonly Method[] => (supply.phases === 1 ? ['drive'] : methods);
+
 /** Every method of the subject's motor, simulated; none where its circuit or the supply's voltage is not known. */
 function triedAll(needs: Needs, { motor, method }: Subject): readonly Tried[] {
   if (!motor) return [];
-  return methods.flatMap((m) => triedOf(needs, motor, m, m === (method ?? 'direct')) ?? []);
+  return startable(needs).flatMap((m) => triedOf(needs, motor, m, m === (method ?? 'direct')) ?? []);
 }
 
 /** Settings that standstill depends on, as they were found. */

@@ -1,7 +1,13 @@
 import type { Case } from '../../case';
 import { commonPractice } from '../../contract';
 import { assumed, field, type Given, type Workings } from '../../law';
-import { faultCurrent, sourceImpedance, sourceImpedanceBehind, sourceImpedanceFromFault } from '../../physics';
+import {
+  faultCurrent,
+  faultCurrentOnePhase,
+  sourceImpedance,
+  sourceImpedanceBehind,
+  sourceImpedanceFromFault,
+} from '../../physics';
 import { usualCopper, usualImpedance } from '../../practice';
 import { q } from '../../quantity';
 import type { SupplyNeeds, Walk } from '../../needs';
@@ -10,17 +16,24 @@ type Generator = Extract<NonNullable<NonNullable<Case['supply']>['source']>, { k
 
 /** The supply at the starter: voltage, frequency, and how stiff it is. Its figures belong to Start. */
 export function readSupply({ input, practice, w }: Walk): SupplyNeeds {
+  const { method } = input;
   w.enter('start');
   const supply = input.supply;
   const U = supply?.voltage;
   if (supply?.phases !== undefined && supply.phases !== 3) {
+    const driven = method === undefined || method === null || method === 'drive';
     w.finding(
       'supply.single-phase',
-      'stop',
-      'The supply is single-phase; a three-phase motor does not start on it. Ask for ' +
-        'a drive made for single-phase input, or a three-phase supply.',
+      driven ? 'caution' : 'stop',
+      driven
+        ? 'The supply is single-phase: nothing but a drive feeds a three-phase motor from it. One made for three ' +
+            'phases is taken at twice its size, for its bus ripples at twice the line’s frequency; its ' +
+            'phase-loss trip is set for that by its maker’s word, and no more voltage comes out than goes in: the motor is connected ' +
+            'for the line’s.'
+        : 'The supply is single-phase; a three-phase motor does not start on it. Take a drive, sized for ' +
+            'single-phase input, or a three-phase supply.',
       {
-        fields: ['supply.phases'],
+        fields: driven ? ['supply.phases'] : ['supply.phases', 'method'],
       },
     );
   }
@@ -80,9 +93,14 @@ export function readSupply({ input, practice, w }: Walk): SupplyNeeds {
       w.want('supply.source');
   }
   if (impedance !== undefined && impedance > 0)
-    w.figure('start.faultCurrent', faultCurrent, { U: volts, Z_s: 'start.sourceImpedance' });
+    w.figure(
+      'start.faultCurrent',
+      supply?.phases === 1 && source?.kind !== 'fault-level' ? faultCurrentOnePhase : faultCurrent,
+      { U: volts, Z_s: 'start.sourceImpedance' },
+    );
   return {
     voltage: U?.value,
+    phases: supply?.phases ?? 3,
     frequency: supply?.frequency?.value ?? practice.frequency,
     impedance,
     copper,
