@@ -199,6 +199,111 @@ function likely(practice: CaseText['practice']): fc.Arbitrary<CaseText> {
   });
 }
 
+/** The same with what Start, Guard, Drive and Cost ask, and what is there today. */
+export const everyStation: fc.Arbitrary<CaseText> = likelyCase.chain((text) =>
+  beyond(text.practice).map((more): CaseText => ({
+    ...text,
+    ...more,
+    ...(text.supply && { supply: { ...text.supply, ...more.supply } }),
+    ...(text.load && { load: { ...text.load, ...more.load } }),
+    ...(text.place && { place: { ...text.place, ...more.place } }),
+    ...(text.money && { money: { ...text.money, ...more.money } }),
+  })),
+);
+
+function beyond(practice: CaseText['practice']) {
+  const us = practice === 'north-america';
+  const devices = us
+    ? (['inverse-time-breaker', 'instantaneous-breaker', 'dual-element-fuse', 'single-element-fuse'] as const)
+    : (['breaker', 'motor-breaker', 'fuse-gg', 'fuse-am'] as const);
+  const cable = us
+    ? fc.record({
+        material: some(one('copper' as const, 'aluminium' as const), 1),
+        area: some(one('10 AWG', '6 AWG', '2/0 AWG', '350 kcmil'), 1),
+        ambient: some(text(between(20, 55, 0), 'degC'), 1),
+        rating: some(one('75 degC' as const, '90 degC' as const)),
+        terminals: some(one('60 degC' as const, '75 degC' as const), 1),
+        conductors: some(one(3, 6, 9), 1),
+        raceway: some(one('conduit-steel' as const, 'conduit-pvc' as const, 'tray' as const, 'free-air' as const)),
+      })
+    : fc.record({
+        material: some(one('copper' as const, 'aluminium' as const), 1),
+        area: some(one('4 mm2', '16 mm2', '95 mm2'), 1),
+        ambient: some(text(between(20, 55, 0), 'degC'), 1),
+        insulation: some(one('pvc' as const, 'xlpe' as const)),
+        method: some(one('B2' as const, 'C' as const, 'E' as const, 'D2' as const)),
+        circuits: some(one(1, 3, 6), 1),
+      });
+  const guard = fc.record({
+    role: some(one('general' as const, 'process' as const), 1),
+    device: some(one(...devices)),
+    coordination: some(one('type-1' as const, 'type-2' as const), 1),
+    board: some(fc.record({ ambient: text(between(25, 60, 0), 'degC'), protection: one('IP21', 'IP54') }), 1),
+    relay: some(fc.record({ class: one(10 as const, 20 as const, 30 as const) }), 1),
+    cable: some(cable),
+    maxDrop: some(between(0.01, 0.08, 3), 1),
+    assemblyRating: some(text(one(5, 10, 25, 50), 'kA'), 1),
+    reversing: some(fc.boolean(), 1),
+    restart: some(one('manual' as const, 'automatic' as const), 1),
+  });
+  const drive = fc.record({
+    duty: some(one('normal' as const, 'heavy' as const), 1),
+    rectifier: some(one('six-pulse' as const, 'twelve-pulse' as const, 'active' as const), 1),
+    choke: some(between(0, 0.06, 3), 1),
+    filter: some(one('none' as const, 'reactor' as const, 'dv-dt' as const, 'sine' as const), 1),
+    carrier: some(text(one(2, 4, 8), 'kHz'), 1),
+    riseTime: some(text(between(0.05, 1), 'us'), 1),
+    cooling: some(one('self' as const, 'blower' as const), 1),
+    braking: some(
+      fc.record({ kind: one('coast' as const, 'ramp' as const, 'chopper' as const, 'regenerative' as const) }),
+      1,
+    ),
+    motors: some(one(1, 2, 4), 1),
+    bypass: some(fc.boolean(), 1),
+    encoder: some(fc.boolean(), 1),
+    command: some(fc.constant(['contacts', 'analogue'] as ('contacts' | 'analogue')[]), 1),
+    site: some(fc.record({ current: text(decades(50, 3000), 'A') }), 1),
+  });
+  const given = <T extends object>(of: fc.Arbitrary<T>): fc.Arbitrary<Partial<T>> =>
+    of.map((o) => Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined)) as Partial<T>);
+  return fc.record({
+    guard: given(guard),
+    drive: given(drive),
+    starter: some(one('direct' as const, 'star-delta' as const, 'soft-starter' as const, 'drive' as const), 1),
+    start: given(
+      fc.record({
+        stallTime: some(text(between(5, 40, 0), 's'), 1),
+        softStarter: some(given(fc.record({ limit: some(between(2, 5)), bypass: some(fc.boolean()) })), 1),
+        starDelta: some(given(fc.record({ transition: some(one('open' as const, 'closed' as const)) })), 1),
+      }),
+    ),
+    supply: given(
+      fc.record({
+        earthing: some(one('solid' as const, 'isolated' as const, 'corner' as const, 'high-resistance' as const)),
+        startLimit: some(text(decades(20, 2000), 'A'), 1),
+        upstream: some(text(decades(10, 500), 'MVA'), 1),
+      }),
+    ),
+    load: given(
+      fc.record({
+        brake: some(one('none' as const, 'motor' as const, 'machine' as const), 1),
+        rotation: some(one('either' as const, 'clockwise' as const)),
+      }),
+    ),
+    place: given(
+      fc.record({ hazardous: some(fc.constant(false)), humid: some(fc.boolean(), 1), food: some(fc.boolean(), 1) }),
+    ),
+    money: given(
+      fc.record({
+        inflation: some(between(0, 0.05), 1),
+        life: some(between(3, 25, 0), 1),
+        maintenance: some(between(0, 500, 0), 1),
+        carbonPrice: some(between(0, 150, 0), 1),
+      }),
+    ),
+  });
+}
+
 function likelyPlate(us: boolean): fc.Arbitrary<CaseText['plate']> {
   const ratings = us
     ? [1, 2, 5, 7.5, 10, 20, 30, 50, 75, 100, 150, 250]

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { caseSchema, readCase, solve, stations, type CaseText, type Result } from '@pilgrim/core';
-import { likelyCase } from './randomCases';
+import { everyStation } from './randomCases';
 
 /** How many cases are tried; PILGRIM_RUNS=2000 tries more, PILGRIM_SEED others. */
 const runs = Number(process.env.PILGRIM_RUNS ?? 150);
@@ -73,7 +73,7 @@ function without(text: CaseText, path: string): CaseText | undefined {
 describe('nothing green that is not so, over random cases of both practices', () => {
   it('a state follows from findings, conditions and what is unsaid; every reason is a finding told or a path', () => {
     fc.assert(
-      fc.property(likelyCase, (text) => {
+      fc.property(everyStation, (text) => {
         const r = result(text);
         const told = new Set(r.findings.map((f) => f.id));
         for (const id of stations) {
@@ -109,7 +109,7 @@ describe('nothing green that is not so, over random cases of both practices', ()
   });
   it('a choice passes only where its station does, and lists its conditions there', () => {
     fc.assert(
-      fc.property(likelyCase, (text) => {
+      fc.property(everyStation, (text) => {
         const r = result(text);
         if (!r.choice) return;
         const { state, because } = r.stations.choice;
@@ -126,7 +126,7 @@ describe('nothing green that is not so, over random cases of both practices', ()
   });
   it('what is open names fields of the case, the explosive place first, and never more than a dozen', () => {
     fc.assert(
-      fc.property(likelyCase, (text) => {
+      fc.property(everyStation, (text) => {
         const { open } = result(text);
         for (const o of open) expect(known(o.field), o.field).toBe(true);
         expect(open.length).toBeLessThanOrEqual(12);
@@ -139,7 +139,7 @@ describe('nothing green that is not so, over random cases of both practices', ()
   });
   it('every figure that a result names is in it', () => {
     fc.assert(
-      fc.property(likelyCase, (text) => {
+      fc.property(everyStation, (text) => {
         const r = result(text);
         const named = [
           ...r.candidates.flatMap((c) => c.verdicts.flatMap((v) => v.figures)),
@@ -153,7 +153,7 @@ describe('nothing green that is not so, over random cases of both practices', ()
   });
   it('between drive and motor stands one thing: in verdict, settings and buying lines', () => {
     fc.assert(
-      fc.property(likelyCase, (text) => {
+      fc.property(everyStation, (text) => {
         const r = result({ ...text, method: 'drive' });
         const set = r.drive?.settings.find((x) => x.id === 'filter')?.value;
         if (r.choice?.method !== 'drive' || r.choice.basis !== 'load' || set === undefined) return;
@@ -167,10 +167,67 @@ describe('nothing green that is not so, over random cases of both practices', ()
   });
 });
 
+describe('one answer to one question, over random cases of both practices', () => {
+  const chosen = (text: CaseText): Result | undefined => {
+    const r = result(text);
+    return r.choice?.basis === 'load' && r.guard ? r : undefined;
+  };
+  const verdict = (r: Result, id: string) => r.candidates[0]?.verdicts.find((v) => v.requirement === id);
+  it('the cable of start, dip and choice is the one that Guard sizes', () => {
+    let seen = 0;
+    fc.assert(
+      fc.property(everyStation, (text) => {
+        const r = chosen(text);
+        const size = r?.figures['guard.conductorArea']?.text;
+        const told = r && /lost on (.*?)[:.]( |$)/.exec(verdict(r, 'cable')?.text ?? '')?.[1];
+        if (size === undefined || !told) return;
+        seen++;
+        expect(told).toContain(size);
+      }),
+      { numRuns: runs, seed },
+    );
+    expect(seen).toBeGreaterThan(runs / 30);
+  });
+  it('the line shows the filter, resistor, contactors and relays that were decided, and no drive where none is', () => {
+    fc.assert(
+      fc.property(everyStation, (text) => {
+        const r = result(text);
+        const parts = r.guard?.parts ?? [];
+        const has = (kind: string): boolean => parts.some((p) => p.kind === kind);
+        if (parts.length === 0) return;
+        const drive = r.subject?.method === 'drive';
+        expect(has('drive')).toBe(drive);
+        expect(has('soft-starter')).toBe(r.subject?.method === 'soft-starter');
+        expect((r.drive?.settings ?? []).length > 0).toBe(drive);
+        const filter = r.drive?.settings.find((s) => s.id === 'filter')?.value;
+        if (drive && filter !== undefined) expect(has('filter')).toBe(!filter.startsWith('bare'));
+        expect(parts.filter((p) => p.beside === 'leaves').length).toBe(drive && text.drive?.bypass === true ? 1 : 0);
+        if (drive && (text.drive?.motors ?? 1) > 1)
+          expect(parts.some((p) => p.kind === 'overload' && p.name.includes(`${text.drive?.motors}`))).toBe(true);
+      }),
+      { numRuns: runs, seed },
+    );
+  });
+  it('no tick stands beside a margin below nought, nor a margin that tells nothing', () => {
+    fc.assert(
+      fc.property(everyStation, (text) => {
+        for (const c of result(text).candidates.slice(0, 5))
+          for (const v of c.verdicts) {
+            if (v.outcome === 'pass' && v.margin !== null && v.margin < 0) expect(v.tight, v.text).toBe(true);
+            if (v.outcome === 'pass')
+              expect(v.text, v.requirement).not.toMatch(/cannot|too small|too hot|stalls|exceeds/);
+            expect(v.text).not.toMatch(/[6-9]\d\d %|\d{4,} %/);
+          }
+      }),
+      { numRuns: runs, seed },
+    );
+  });
+});
+
 describe('what is unsaid is never better than what is known', () => {
   it('taking away what describes improves no outcome, except where its absence is told as a condition', () => {
     fc.assert(
-      fc.property(likelyCase, fc.nat(), (text, n) => {
+      fc.property(everyStation, fc.nat(), (text, n) => {
         const paths = pathsOf(text).filter((p) => !/^(format|practice|name)$/.test(p) && !asked.some((a) => a.test(p)));
         const path = paths[n % Math.max(1, paths.length)];
         const less = path === undefined ? undefined : without(text, path);

@@ -30,13 +30,13 @@ const benches = new WeakMap<Needs, Map<string, Bench | null>>();
  */
 export function benchFor(needs: Needs, motor: Motor, method?: Method): Bench | undefined {
   const known = benches.get(needs) ?? new Map<string, Bench | null>();
-  // Straight on the line the cable may be a thicker one, for what it loses at standstill.
-  const direct = method === 'direct' && needs.place.cable !== undefined;
-  const key = `${startKey(motor)}${direct ? ' direct' : ''}`;
+  // Straight on the line the cable may be a thicker one, for what it loses at standstill; a drive opens by itself.
+  const own = needs.place.cable !== undefined && (method === 'direct' || method === 'drive') ? method : undefined;
+  const key = `${startKey(motor)} ${own ?? ''}`;
   benches.set(needs, known);
   const there = known.get(key);
   if (there !== undefined) return there ?? undefined;
-  const made = prepared(needs, motor, direct ? 'direct' : undefined);
+  const made = prepared(needs, motor, own);
   known.set(key, made ?? null);
   return made;
 }

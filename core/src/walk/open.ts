@@ -56,6 +56,8 @@ export function openOf(
     ask('load.demand', 'site', 'The load: one clamp reading at the running machine says more than the plate.');
   for (const { condition, waived } of first?.verdicts ?? [])
     if (condition && waived === null) ask(condition.field, whoKnows(condition.field), condition.text, condition.limit);
+  if (input.plate && input.plate.power === undefined && !plateLoad && load)
+    ask('plate.power', 'site', 'What the old motor was rated for: it tells whether this load was too much for it.');
   if (machine === 'hoist' && (load?.brake === undefined || load.brake === 'none'))
     ask('load.brake', 'site', 'What holds the load when the motor has no torque: the motor’s brake, or the machine’s?');
   if (supply?.source === undefined)

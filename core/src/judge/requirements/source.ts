@@ -1,6 +1,6 @@
 import { percent, type Needs } from '../../needs';
 import { shaftPower } from '../../physics';
-import { fullSource, setHeight, setPowerFactor, drivenPowerFactor } from '../../practice';
+import { fullSource, setHeat, setHeight, setPowerFactor, drivenPowerFactor } from '../../practice';
 import { writeQuantity } from '../../quantity';
 import { code } from '../code';
 import { requirement, type Bench, type Entry } from '../requirement';
@@ -15,9 +15,11 @@ interface Taken {
 
 const isSet = ({ supply }: Needs): boolean => supply.generator !== undefined;
 
-/** W that a set gives here: rated at 0.8, less in thin air. */
+/** W that a set gives here: rated at 0.8, less in thin or hot air. */
 const setPower = ({ supply, place }: Needs): number =>
-  (supply.rating ?? 0) * setPowerFactor * Math.max(0.3, 1 - setHeight * Math.max(0, place.altitude - 1000));
+  (supply.rating ?? 0) *
+  setPowerFactor *
+  Math.max(0.3, 1 - setHeight * Math.max(0, place.altitude - 1000) - setHeat * Math.max(0, place.ambient - 40));
 
 function takenBy(needs: Needs, power: number, efficiency: number, powerFactor: number, drive: boolean): Taken {
   const input = power / efficiency / (drive ? 0.97 : 1);
@@ -36,6 +38,13 @@ const entryTaken = ({ needs, c, motors }: Bench, { i, n, drive }: Entry): Taken 
     drive,
   );
 
+/** What heat and height leave of a set, in words; empty where they take nothing. */
+const leftOfSet = (needs: Needs): string => {
+  if (!isSet(needs)) return '';
+  const left = setPower(needs) / ((needs.supply.rating ?? 1) * setPowerFactor);
+  return left > 0.995 ? '' : `, of which heat and height leave ${percent(left)}`;
+};
+
 /** What stays running on a bank or a set against its rating: its own share alone, whatever else hangs there. */
 export const source = requirement({
   id: 'source',
@@ -52,7 +61,7 @@ export const source = requirement({
   sentence({ outcome, margin, needs }) {
     const name = isSet(needs) ? 'generating set' : 'transformer';
     const rating = writeQuantity(needs.supply.rating ?? 0, 'VA');
-    const share = `Running it takes ${percent(1 - margin)} of the ${name}’s ${rating}`;
+    const share = `Running it takes ${percent(1 - margin)} of the ${name}’s ${rating}${leftOfSet(needs)}`;
     if (outcome === 'fail') return `${share}: the ${name} is too small for it, whatever else hangs there.`;
     return outcome === 'caution' ? `${share}: little is left for whatever else hangs there.` : `${share}.`;
   },

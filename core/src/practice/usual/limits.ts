@@ -53,6 +53,8 @@ export const fullSource = 0.8;
 export const setPowerFactor = 0.8;
 /** What a set loses for each metre above 1000 m (common practice; its maker says). */
 export const setHeight = 0.0001;
+/** And for each K of the air above 40 °C (common practice; its maker says). */
+export const setHeat = 0.006;
 /** True power factor of a six-pulse drive with a choke at its input, harmonics counted (common practice). */
 export const drivenPowerFactor = 0.9;
 /** Fault level that any public network has behind a bank, VA (common practice; a weak rural line some 20 to 50 MVA). */

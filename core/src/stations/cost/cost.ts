@@ -267,10 +267,10 @@ function unsaidOld({ input }: Walk): Assumed[] {
   return [...starter, { field: 'speed.control', value: 'none', why: 'not said: full input at every flow' }];
 }
 
-/** Share lost between drive and motor: by what was decided there, where the supply is known. */
+/** Share lost between drive and motor: by what was decided there. */
 function filterLossAt({ w }: Walk, needs: Needs, subject: Subject): number {
   const wound = woundOf(w, subject, needs);
-  return needs.supply.voltage === undefined || !wound ? 0 : filterLossFor(needs, needs.supply.voltage, wound);
+  return wound ? filterLossFor(needs, needs.supply.voltage ?? wound.voltage, wound) : 0;
 }
 
 /** The static head of a load that follows the square of speed, where nobody said it. */

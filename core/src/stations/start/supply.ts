@@ -27,9 +27,9 @@ export function readSupply({ input, practice, w }: Walk): SupplyNeeds {
       driven ? 'caution' : 'stop',
       driven
         ? 'The supply is single-phase: nothing but a drive feeds a three-phase motor from it. One made for three ' +
-            'phases is taken at twice its size, for its bus ripples at twice the line’s frequency; its ' +
-            'phase-loss trip is set for that by its maker’s word, and no more voltage comes out than goes in: the motor is connected ' +
-            'for the line’s.'
+            'phases is taken at twice its size, for its bus ripples at twice the line’s frequency; its phase-loss ' +
+            'trip is set for that by its maker’s word, and no more voltage comes out than goes in: the motor is ' +
+            'connected for the line’s.'
         : 'The supply is single-phase; a three-phase motor does not start on it. Take a drive, sized for ' +
             'single-phase input, or a three-phase supply.',
       {

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Verdict } from '@pilgrim/core';
+  import { marginText } from './margin';
   import { words } from './names';
   import Mark from './Mark.svelte';
   import Tag from './Tag.svelte';
@@ -8,13 +9,12 @@
     verdicts: readonly Verdict[];
   }
   let { verdicts }: Props = $props();
-  const share = (margin: number): string => `${margin >= 0 ? '+' : '−'}${Math.abs(margin * 100).toFixed(0)} %`;
 </script>
 
 <ul class="answers">
   {#each verdicts as v (v.requirement)}
     <li class="flex items-start gap-2 border-b border-rule py-1">
-      <span class="mt-0.5"><Mark state={v.outcome} /></span>
+      <span class="mt-0.5"><Mark state={v.outcome === 'pass' && v.condition ? 'condition' : v.outcome} /></span>
       <span class="w-32 shrink-0 font-medium">{words(v.requirement)}</span>
       <span class="flex-1"
         >{v.text}
@@ -27,7 +27,7 @@
       </span>
       <span class="w-24 shrink-0 text-right font-condensed">
         {#if v.margin !== null}
-          <span class="block">{share(v.margin)}</span>
+          <span class="block">{marginText(v.margin)}</span>
           <span class="block h-1 bg-rule" aria-hidden="true">
             <span
               class="block h-1 {v.outcome === 'pass' ? 'bg-pass' : v.outcome === 'caution' ? 'bg-caution' : 'bg-stop'}"

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { marginText } from '$lib/ui/margin';
   import { writeAmount } from '@pilgrim/core/quantity';
   import { Button, Checkbox, Input, Table } from 'flowbite-svelte';
   import type { Candidate, Outcome, ScreenColumn, ScreenRow } from '@pilgrim/core';
@@ -42,7 +43,7 @@
     column('current', 'A', (r) => String(r.current)),
     column('efficiency', 'η %', (r) => (r.efficiency * 100).toFixed(1)),
     column('frame', 'Frame', (r) => r.frame ?? '—'),
-    column('margin', 'Margin', (r) => `${(r.margin * 100).toFixed(0)} %`),
+    column('margin', 'Margin', (r) => marginText(r.margin)),
     column('price', 'Price', (r) => r.price.toLocaleString('en')),
     column('lifeCycle', 'Life-cycle', (r) => writeAmount(r.lifeCycle, currency)),
     column('mass', 'kg', (r) => String(r.mass)),
