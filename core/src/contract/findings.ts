@@ -60,7 +60,7 @@ export const findingLevels = {
   'load.no-speed': ['caution'],
   'load.no-train': ['caution'],
   'load.sheave-unused': ['note'],
-  'load.belt-pull': ['caution', 'note'],
+  'load.belt-pull': ['note'],
   'load.speed-read': ['caution'],
   'load.no-rating': ['caution'],
   'load.current-misleads': ['caution', 'note'],

@@ -1,3 +1,4 @@
 export * from './vocabulary';
 export * from './source';
 export * from './schemas';
+export * from './relays';

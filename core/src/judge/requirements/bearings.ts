@@ -1,8 +1,6 @@
+import { rollerBearing } from '../../practice';
 import { code } from '../code';
 import { remedied, requirement } from '../requirement';
-
-/** Belts above this power want a roller bearing at the drive end, W (common practice). */
-const rollerBearing = 45_000;
 
 export const bearings = requirement({
   id: 'bearings',
@@ -11,10 +9,10 @@ export const bearings = requirement({
   applies: ({ load }) => load.belt,
   judge({ c }, e) {
     e.margin = 0;
-    return (c.power[e.i] ?? 0) > rollerBearing ? remedied(e, 'roller-bearing') : code.pass;
+    return (c.power[e.i] ?? 0) > rollerBearing.above ? remedied(e, 'roller-bearing') : code.pass;
   },
   sentence: ({ motor }) =>
-    motor.power <= rollerBearing
+    motor.power <= rollerBearing.above
       ? 'A ball bearing at the drive end carries the belt.'
       : 'A belt at this size: order it with a roller bearing at the drive end.',
   remedied: () => 'a roller bearing at the drive end',

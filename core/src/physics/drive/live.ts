@@ -1,4 +1,4 @@
-import type { BrakingKind } from '../../contract';
+import { toldAt, type BrakingKind } from '../../contract';
 import { frictionAt, type Circuit } from '../machine/circuit';
 import { Fed, noPoint, type FedBy } from '../machine/fed';
 import { torqueRatio } from '../mechanics/shape';
@@ -161,7 +161,6 @@ const restartAfter = 5;
 const lowBus = 0.65;
 /** × what rated current brings, at which overload protection trips; and × the reference that it bears. */
 const overloadBears = 1.15;
-const tripsAt = 7.2;
 const kept = 64;
 
 /**
@@ -587,7 +586,7 @@ export class LiveDrive {
     if (!p) return;
     const x = this.#point.current / p.overloadCurrent;
     const bears = overloadBears * overloadBears;
-    const tau = p.overloadClass / -Math.log(1 - bears / (tripsAt * tripsAt));
+    const tau = p.overloadClass / -Math.log(1 - bears / (toldAt * toldAt));
     this.#motorHeat += ((x * x - this.#motorHeat) * h) / tau;
     const own = this.#point.current / this.machine.rated;
     this.#driveHeat = overloadAfter(this.#driveHeat, own, this.machine.overload, h);

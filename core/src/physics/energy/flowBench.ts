@@ -12,6 +12,7 @@ import {
 } from '../machine/circuit';
 import { fedLosses } from '../machine/induction';
 import { bestVoltage, pointAt, pointForTorque, type OperatingPoint } from '../machine/operating';
+import { class10, relayHeat } from '../machine/relay';
 import { driveShare } from './flow';
 import { speedFor, type FlowMachine } from './flowMachine';
 
@@ -86,9 +87,9 @@ const slipTime = 0.6;
 /** Share of rated input from which a lost line trips a drive, and after so many s. */
 const phaseShare = 0.35;
 const phaseAfter = 1;
-/** An overload relay of class 10: trips in 8 s at 7.2 times, and never at what the motor is rated. */
+/** × rated that an overload relay of class 10 bears for ever. */
 const relayBears = 1.1;
-const relayTrips = 8 * (7.2 ** 2 - relayBears ** 2);
+const relayTrips = relayHeat(class10, relayBears);
 /** s between two searches for the least voltage, and the share a second by which it moves there. */
 const seekEvery = 0.5;
 const seekRate = 0.5;

@@ -61,3 +61,9 @@ export const drivenPowerFactor = 0.9;
 export const weakestNetwork = 20e6;
 /** Stall time from hot that any cage motor bears, s (common practice: 5 to 6). */
 export const anyStall = 5;
+
+/** W of motor above which a belt asks a roller bearing at its drive end. */
+export const rollerBearing = {
+  above: 45_000,
+  source: commonPractice('Roller bearing at the drive end for belts above about 45 kW (60 hp)'),
+};

@@ -1,4 +1,4 @@
-import { commonPractice, definition, remembered } from '../../contract';
+import { commonPractice, definition, remembered, toldAt } from '../../contract';
 import { law, notNegative, positive } from '../../law';
 import { table } from '../table';
 
@@ -18,8 +18,7 @@ export const tripTimes = table(
   ],
 );
 
-/** Times the setting at which a trip class is told. */
-export const toldAt = 7.2;
+export { toldAt };
 
 /**
  * What is left of a trip time after hours at the setting: a relay that ends up tripping at 1.2 × its setting is then

@@ -4,6 +4,7 @@ import { assumed, field, prescribed, type Given, type Input } from '../../law';
 import { beltPull, stagesEfficiency, stagesInertia, stagesRatio, type TrainKind } from '../../physics';
 import { q, writeQuantity } from '../../quantity';
 import type { Walk } from '../../needs';
+import { rollerBearing } from '../../practice';
 
 type Train = NonNullable<NonNullable<Case['load']>['train']>;
 
@@ -111,22 +112,17 @@ export function tellPull({ input, w }: Walk, { first }: Drivetrain): void {
     d: field('load.train.sheave', sheave.value, sheave.text),
   });
   if (pull === undefined) return;
-  const power = w.value('load.motorPower') ?? 0;
-  const large = power > 45_000;
   w.finding(
     'load.belt-pull',
-    large ? 'caution' : 'note',
+    'note',
     `The ${first} pulls the motor’s shaft sideways with about ${writeQuantity(pull, 'N')}. Mount the sheave ` +
       `close to the bearing and tension by ` +
-      `gauge.${
-        large
-          ? ' At this size ask for a roller bearing at the drive end.'
-          : ' A ball bearing carries this as long as the sheave is no smaller than the standard’s least.'
-      }`,
+      `gauge. Above ${writeQuantity(rollerBearing.above, 'W')} of motor its drive end has a roller bearing; ` +
+      'below, a ball bearing carries this as long as the sheave is no smaller than the standard’s least.',
     {
       fields: ['load.train.sheave'],
       figures: ['load.beltPull'],
-      source: commonPractice('Roller bearing at the drive end for belts above about 45 kW (60 hp)'),
+      source: rollerBearing.source,
     },
   );
 }
