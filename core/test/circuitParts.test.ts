@@ -361,3 +361,32 @@ describe('capacitors', () => {
     expect(sized(most / 1000 + 0.1).map((f) => f.level)).toEqual(['caution', 'note']);
   });
 });
+
+describe('a machine that runs on, and one that tripped', () => {
+  const fan = (inertia: string, over: Partial<CaseText> = {}) =>
+    european(
+      {},
+      {
+        load: { machine: 'centrifugal-fan', inertia, demand: { kind: 'power', power: '15 kW', speed: '1475 rpm' } },
+        ...over,
+      },
+    );
+  const watched = (r: Result) => r.guard?.watches.find((x) => x.id === 'restart')?.why ?? '';
+  it('long coasting is told with its seconds, a guard that stays locked, and lock-out', () => {
+    const heavy = fan('40 kg.m2');
+    const told = finding(heavy, 'guard.coasting');
+    expect(figure(heavy, 'drive.coastTime')).toBeGreaterThan(10);
+    expect(told?.text).toMatch(/stays locked .*lock-out/);
+    expect(told?.level).toBe('note');
+    const light = fan('0.02 kg.m2');
+    expect(figure(light, 'drive.coastTime')).toBeLessThan(10);
+    expect(finding(light, 'guard.coasting')).toBeUndefined();
+  });
+  it('it cools for minutes first, by the starts an hour that it bears; a jam is cleared behind lock-out', () => {
+    const r = fan('4 kg.m2');
+    const perHour = figure(r, 'start.startsPerHour');
+    expect(watched(r)).toContain(`${Math.min(60, Math.ceil(60 / perHour))} min`);
+    expect(watched(r)).not.toContain('lock-out');
+    expect(watched(european())).toContain('a jam is cleared by hand behind lock-out');
+  });
+});

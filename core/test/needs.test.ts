@@ -146,9 +146,9 @@ describe('a drive', () => {
     expect(matched('power', size.current * 1.05, size.power)).toEqual({ byPower: size, byCurrent: next, taken: size });
     expect(matched('current', size.current * 1.05, size.power).taken).toEqual(next);
   });
-  it('rounded figures make no larger drive: a thousandth of current, a hundredth of power', () => {
-    expect(matched('current', size.current * 1.001, 1).taken).toEqual(size);
-    expect(matched('current', size.current * 1.0012, 1).taken).toEqual(next);
+  it('rounded figures make no larger drive: half a thousandth of current, a hundredth of power', () => {
+    expect(matched('current', size.current * 1.0004, 1).taken).toEqual(size);
+    expect(matched('current', size.current * 1.0006, 1).taken).toEqual(next);
     expect(matched('power', 1, size.power * 1.01).taken).toEqual(size);
     expect(matched('power', 1, size.power * 1.0102).taken).toEqual(next);
   });

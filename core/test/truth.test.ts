@@ -214,7 +214,7 @@ describe('one answer to one question, over random cases of both practices', () =
         for (const c of result(text).candidates.slice(0, 5))
           for (const v of c.verdicts) {
             if (v.outcome === 'pass' && v.margin !== null && v.margin < 0) expect(v.tight, v.text).toBe(true);
-            if (v.outcome === 'pass')
+            if (v.outcome === 'pass' && !v.condition && !v.remedy)
               expect(v.text, v.requirement).not.toMatch(/cannot|too small|too hot|stalls|exceeds/);
             expect(v.text).not.toMatch(/[6-9]\d\d %|\d{4,} %/);
           }

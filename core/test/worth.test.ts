@@ -234,3 +234,29 @@ describe('what is bought', () => {
     expect(loss({ ...cable('120 m'), supply: { voltage: '500 V', frequency: '50 Hz' } })).toBeGreaterThan(0);
   });
 });
+
+describe('the choice and the sums', () => {
+  const other = (r: Result) => r.findings.find((f) => f.id === 'cost.other-way');
+  const profile = [{ hours: 6000, flow: 0.7 }];
+  const throttled: Partial<CaseText> = {
+    plate: {
+      ...{ power: '18.5 kW', voltage: '400 V', current: '35 A', speed: '1470 rpm', frequency: '50 Hz', phases: 3 },
+      ...{ frame: '180M', protection: 'IP55' },
+    },
+  };
+  it('where another way costs less than what stands chosen, one sentence says which, how much, and why not', () => {
+    const speed = { need: 'fixed', control: 'throttle-valve', profile } as const;
+    const r = pump({}, { ...throttled, errand: 'wasteful', method: 'direct', speed });
+    const open = r.cost?.options.filter((o) => o.kind !== 'keep' && o.outcome !== 'fail') ?? [];
+    const best = open.toSorted((a, b) => b.netPresentValue - a.netPresentValue)[0];
+    expect(best?.method).toBe('drive');
+    expect(other(r)?.text).toContain(best?.name);
+    expect(other(r)?.text).toContain(best?.motor);
+    expect(other(r)?.level).toBe('note');
+  });
+  it('where the choice is the cheapest, nothing is said', () => {
+    const r = pump({}, { ...throttled, speed: { need: 'variable', min: 0.4, control: 'throttle-valve', profile } });
+    expect(r.choice?.method).toBe('drive');
+    expect(other(r)).toBeUndefined();
+  });
+});

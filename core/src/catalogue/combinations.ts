@@ -1,3 +1,4 @@
+import { reaches, exceeds } from '../law';
 import { protectiveDevices, type ProtectiveDevice } from '../contract';
 import type { PracticeId } from '../practice';
 
@@ -94,7 +95,7 @@ function rowsOf({ standard, breaker, thermal, thermalShare, fuse, fuseShare, tes
   const rows: Combination[] = [];
   for (const [voltage, small, large, fused] of tested)
     for (const [from, to] of ranges) {
-      const least = contactors.findIndex((c) => c >= to * 0.999);
+      const least = contactors.findIndex((c) => reaches(c, to));
       if (least < 0) continue;
       for (const type of [1, 2] as const) {
         // To go on after a fault its contactor is larger: seldom below 25 A, two sizes above otherwise.
@@ -115,7 +116,7 @@ function rowsOf({ standard, breaker, thermal, thermalShare, fuse, fuseShare, tes
           classes: two ? ['10'] : ['10', '20', '30'],
           price,
         });
-        const size = ratings.find((r) => r >= to * thermalShare * 0.999);
+        const size = ratings.find((r) => reaches(r, to * thermalShare));
         if (size !== undefined)
           rows.push({
             ...common,
@@ -126,7 +127,7 @@ function rowsOf({ standard, breaker, thermal, thermalShare, fuse, fuseShare, tes
             classes: ['10', '20', '30'],
             price: Math.round(price * 1.1),
           });
-        const rating = ratings.find((f) => f >= to * fuseShare * 0.999);
+        const rating = ratings.find((f) => reaches(f, to * fuseShare));
         if (rating !== undefined)
           rows.push({
             ...common,
@@ -177,10 +178,10 @@ const standardOf = ({ standard }: Combination): PracticeId =>
 export function lacking(c: Combination, asked: CombinationAsked): readonly (keyof CombinationAsked)[] {
   const list: (keyof CombinationAsked)[] = [];
   if (standardOf(c) !== asked.practice) list.push('practice');
-  if (c.voltage < asked.voltage * 0.999) list.push('voltage');
-  if (c.faultCurrent < asked.faultCurrent * 0.9999) list.push('faultCurrent');
-  if (asked.dial < c.dialFrom * 0.9999 || asked.dial > c.dialTo * 1.0001) list.push('dial');
-  if (c.ac3 < asked.contactor * 0.9999) list.push('contactor');
+  if (!reaches(c.voltage, asked.voltage)) list.push('voltage');
+  if (!reaches(c.faultCurrent, asked.faultCurrent)) list.push('faultCurrent');
+  if (!reaches(asked.dial, c.dialFrom) || exceeds(asked.dial, c.dialTo)) list.push('dial');
+  if (!reaches(c.ac3, asked.contactor)) list.push('contactor');
   if (asked.class !== undefined && c.classes.length > 0 && !c.classes.includes(asked.class)) list.push('class');
   if (asked.kind !== undefined && c.kind !== asked.kind) list.push('kind');
   return list;

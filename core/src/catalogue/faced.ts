@@ -1,3 +1,4 @@
+import { isUpTo } from '../law';
 import type { Motor } from './motor';
 
 /** A face or a close-coupled pump shaft that motors are ordered with; `from` and `to` by the digits of the frame. */
@@ -35,6 +36,6 @@ const largest56 = 2 * 745.7;
 
 /** A small motor on frame 56 with these faces instead of its T frame; undefined where it is not made so. */
 export function inFrame56(motor: Motor, letters: readonly string[]): Motor | undefined {
-  if (motor.power > largest56 * 1.01 || motor.frame === null) return undefined;
+  if (!isUpTo(motor.power, largest56) || motor.frame === null) return undefined;
   return withParts({ ...motor, id: `${motor.id}+56`, frame: '56', name: `${motor.name}, frame 56` }, letters);
 }

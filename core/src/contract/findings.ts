@@ -160,6 +160,7 @@ export const findingLevels = {
   'guard.six-leads': ['note'],
   'guard.trips-starting': ['caution'],
   'guard.hot-restart': ['note'],
+  'guard.coasting': ['note'],
   'guard.stall-unprotected': ['caution'],
   'guard.only-listed': ['caution'],
   'guard.device-elsewhere': ['caution'],
@@ -199,6 +200,7 @@ export const findingLevels = {
   'cost.not-worth-it': ['note'],
   'cost.uncertain': ['note'],
   'cost.displacement-throttled': ['stop'],
+  'cost.other-way': ['note'],
   'condition.single-phase': ['stop'],
   'condition.over-plate': ['caution', 'note'],
   'condition.current-unbalance': ['caution'],
@@ -237,6 +239,7 @@ export const endingFindings: ReadonlySet<FindingId> = new Set([
   'plate.current-inconsistent',
   'load.overhauling',
   'supply.single-phase',
+  'cost.displacement-throttled',
 ]);
 
 /** Cautions that bear on whatever is chosen, though no figure rests on the words they were read from. */

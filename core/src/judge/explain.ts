@@ -102,9 +102,11 @@ function verdictsOf(
     verdicts.push({
       requirement: requirement.id,
       outcome,
-      // Nought stands for what has no limit, and a shortfall that is answered is no margin of what passes.
+      // A shortfall that is answered is no margin of what passes.
       margin:
-        !requirement.told || margin === 0 || (outcome === 'pass' && margin < 0 && answered !== undefined)
+        !requirement.told ||
+        requirement.limitless(needs) ||
+        (outcome === 'pass' && margin < 0 && answered !== undefined)
           ? null
           : Number(margin.toPrecision(4)),
       text: requirement.sentence(looked),

@@ -85,6 +85,8 @@ export interface Requirement<I extends string = string> {
   readonly of: 'motor' | 'line' | 'method';
   /** Whether the margin is a number to tell. */
   readonly told: boolean;
+  /** Whether nobody set it a limit here: then its margin says nothing. */
+  limitless(needs: Needs): boolean;
   /** Fields of the case that decide it, and figures it rests on. */
   readonly fields: readonly string[];
   readonly figures: readonly FigureId[];
@@ -119,6 +121,7 @@ export function requirement<const I extends string>(
     figures: [],
     problems: [],
     applies: () => true,
+    limitless: () => false,
     marginOf: (_, entry) => entry.margin,
     remedied: () => '',
     holdsIf: () => undefined,

@@ -1,3 +1,4 @@
 export * from './law';
 export * from './workings';
 export * from './range';
+export * from './limits';

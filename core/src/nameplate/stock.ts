@@ -147,7 +147,7 @@ export function motorOfPlate(plate: Plate, asked: Practice, options: StockOption
     ok: true,
     motor: {
       id: options.id,
-      name: options.name === undefined ? rating : `${options.name} (${rating})`,
+      name: options.name === undefined ? rating : `${rating}, ${options.name}`,
       practice: practice.id,
       power,
       powerText,

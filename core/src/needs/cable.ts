@@ -1,3 +1,4 @@
+import { reaches, exceeds } from '../law';
 import type { Case } from '../case';
 import type { Motor } from '../catalogue';
 import type { Method, Prescribed, ProtectiveDevice, Source } from '../contract';
@@ -138,7 +139,7 @@ interface EarthLoop extends Pick<Disconnection, 'asked'> {
 
 /** Smallest standard rating of a kind that is so many A. */
 export const nextRating = (practice: Practice, kind: ProtectiveDevice, amperes: number): number | undefined =>
-  practice.deviceRatings(kind).value.find((r) => r >= amperes * 0.9999);
+  practice.deviceRatings(kind).value.find((r) => reaches(r, amperes));
 
 /** Nets on which a first earth fault flows on: what opens is the second. */
 export const isUnearthed = ({ supply }: Pick<Case, 'supply'>): boolean =>
@@ -227,7 +228,7 @@ export const runningDrop = (way: CableWay, size: LaidSize, count: number): numbe
   lost(way, size, count, way.current, way.cosine);
 
 /** Drops are held against their limit as they are computed: only the last bits are forgiven. */
-const within = (drop: number, limit: number): boolean => drop <= limit * 1.0001;
+const within = (drop: number, limit: number): boolean => !exceeds(drop, limit);
 
 const runs = (way: CableWay, size: LaidSize, count: number): boolean =>
   within(runningDrop(way, size, count), way.maxDrop);

@@ -1,3 +1,4 @@
+import { isUpTo, reaches } from '../law';
 import type { Case } from '../case';
 import { commonPractice, comparedMethods, type DriveDuty, type Method } from '../contract';
 import { leastDriveRating } from '../physics';
@@ -89,8 +90,8 @@ export function matchDrive(needs: Needs, voltage: number, asked: number, power: 
   const { practice, rules } = needs;
   const sizes = practice.driveSizes(voltage).value;
   // Ladders and plates are rounded: a thousandth of current and a hundredth of power are no difference.
-  const byPower = sizes.find((s) => s.power >= motorsOn(needs) * power * 0.99);
-  const byCurrent = sizes.find((s) => s.current * driveLeft(needs) >= asked * 0.999);
+  const byPower = sizes.find((s) => isUpTo(motorsOn(needs) * power, s.power));
+  const byCurrent = sizes.find((s) => reaches(s.current * driveLeft(needs), asked));
   return { byPower, byCurrent, taken: rules.driveMatch === 'power' ? byPower : byCurrent };
 }
 
@@ -99,7 +100,7 @@ const largestSealed = 20 * horsepower;
 
 /** How a drive for a motor of this rating in W is housed: as the case says, else by house rule. */
 export function driveHousing({ rules }: Pick<Needs, 'rules'>, place: Case['place'], power: number): string {
-  const bySize = power <= largestSealed * 1.01 ? 'sealed' : 'cabinet';
+  const bySize = isUpTo(power, largestSealed) ? 'sealed' : 'cabinet';
   const said = place?.driveHousing === 'wall' ? 'sealed' : place?.driveHousing;
   const housing = said ?? (rules.driveHousing === 'by size' ? bySize : rules.driveHousing);
   const dusty = place?.dirt !== undefined && place.dirt !== 'clean';

@@ -1,3 +1,4 @@
+import { reaches } from '../law';
 import type { Motor } from '../catalogue';
 import type { OutputFilter } from '../contract';
 import { doubledPulse, pulsePeak, terminalPulse, type PulseFilter } from '../physics';
@@ -153,7 +154,7 @@ export function outputFor(needs: Pulsing, line: number, of: Wound): Output {
   const typed = drive?.filter ?? 'none';
   const cable = place.cable;
   const crestBehind = (filter: OutputFilter): number => crestKept(needs, judged, power, filter);
-  const bears = (crest: number): boolean => pulseRating >= crest * 0.9999;
+  const bears = (crest: number): boolean => reaches(pulseRating, crest);
   const byWinding = unfilteredLength({ rules, drive }, judged, pulseRating, inverterDuty);
   const byDrive = usualDriveCable(power);
   const limits = {

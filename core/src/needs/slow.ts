@@ -1,3 +1,4 @@
+import { reaches } from '../law';
 import type { Motor } from '../catalogue';
 import { continuousTorque, isVariableTorque, leastSpeed, lossShares, torqueRatio, type HeatModel } from '../physics';
 import { permittedRise } from '../practice';
@@ -102,7 +103,7 @@ export function slowReserve(needs: Needs, motor: Motor): number {
   const asked = needs.speed.min * needs.load.speed;
   const byRatio = Math.min(most, (asked * ratioOf(needs, motor)) / motor.speed - 1);
   const s = asked / motor.speed;
-  if (hasRatio(needs, motor) || byRatio >= 0 || s < slowest * 0.999) return byRatio;
+  if (hasRatio(needs, motor) || byRatio >= 0 || !reaches(s, slowest)) return byRatio;
   const load = loadOn(needs, motor)(s);
   return load <= 0
     ? most

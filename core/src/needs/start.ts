@@ -1,3 +1,4 @@
+import { isUpTo } from '../law';
 import type { Case } from '../case';
 import { modelInertia } from '../catalogue';
 import { q, writeQuantity } from '../quantity';
@@ -30,7 +31,7 @@ export function startNeeds(walk: Pick<Walk, 'input' | 'practice' | 'rules' | 'w'
 
 /** Whether the case or a standard says how long a motor of so many W bears standing still. */
 export const isStallGiven = ({ start, practice }: Pick<Needs, 'start' | 'practice'>, power: number): boolean =>
-  start.stallTyped || power <= practice.stallTimeTo * 1.01;
+  start.stallTyped || isUpTo(power, practice.stallTimeTo);
 
 /** A machine does not grow with the motor that is tried on it: what is usual is a multiple of its own size's rotor. */
 function sizeInertia(power: number | undefined, speed: number | undefined, frequency: number): number | undefined {

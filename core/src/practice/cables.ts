@@ -1,5 +1,5 @@
 import { commonPractice, definition, type Prescribed, type Source, remembered } from '../contract';
-import { law, notNegative, positive, share } from '../law';
+import { law, notNegative, positive, share, reaches } from '../law';
 
 /** A conductor that can be bought: its trade name and its area in mm². */
 export interface ConductorSize {
@@ -112,7 +112,7 @@ export function leastConductors(
     for (const size of laid.sizes) {
       if (count > 1 && !size.parallel) continue;
       const ampacity = ampacityOf(laid, size, count);
-      if (ampacity >= needed * 0.9999 && does(size, count)) return { size, count, ampacity };
+      if (reaches(ampacity, needed) && does(size, count)) return { size, count, ampacity };
     }
   return undefined;
 }

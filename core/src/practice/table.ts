@@ -1,3 +1,4 @@
+import { isUpTo } from '../law';
 import type { Source } from '../contract';
 
 /**
@@ -35,7 +36,7 @@ export const cell = <C extends string, V>(
 
 /** Value at the first row whose rating is at least the one asked for (within 1 %); the last row beyond. */
 export function atRating<C extends string, V>(of: Table<C, V>, rating: number, column: NoInfer<C>): V | undefined {
-  return cell(of, of.rows.find((r) => r[0] >= rating * 0.99) ?? of.rows.at(-1), column);
+  return cell(of, of.rows.find((r) => isUpTo(rating, r[0])) ?? of.rows.at(-1), column);
 }
 
 /** Value of the row of exactly this rating (within 1.1 %); tables do not speak of ratings between their rows. */

@@ -1,3 +1,4 @@
+import { exceeds } from '../law';
 import type { Motor } from '../catalogue';
 import type { Method } from '../contract';
 import { isStallGiven, percent, type CableImpedance, type Needs } from '../needs';
@@ -155,7 +156,7 @@ export function problemsOf(
   // Less voltage heats the rotor as much; a drive does not.
   if (method !== 'drive' && needs.start.loadInertia !== undefined && !needs.start.stallTyped) {
     const limit = needs.practice.inertiaLimit(motor.power, motor.poles).value;
-    if (needs.start.loadInertia > limit * 1.0001)
+    if (exceeds(needs.start.loadInertia, limit))
       add(
         'start.heavy',
         'caution',
@@ -184,7 +185,7 @@ export function problemsOf(
     }
   }
   const { drop, maxDrop, name } = bench.cable ?? {};
-  if (drop !== undefined && maxDrop !== undefined && drop > maxDrop * 1.0001)
+  if (drop !== undefined && maxDrop !== undefined && exceeds(drop, maxDrop))
     add(
       'cable.drop',
       'caution',

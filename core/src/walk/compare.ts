@@ -1,6 +1,6 @@
 import type { CostOption, CostView } from '../case';
 import { modelPrice, ratedTorque, starterPriceIndex, type Motor } from '../catalogue';
-import type { Method } from '../contract';
+import { methodNames, type Method } from '../contract';
 import { noLoadShare } from '../nameplate';
 import {
   bySpeed,
@@ -22,6 +22,7 @@ import {
   type Worth,
   usualConstantLoss,
 } from '../physics';
+import { writeAmount } from '../quantity';
 import { lowSpeedEfficiency, rewinding, twoSpeedPrice, usualLowSpeed } from '../practice';
 import { yearOf, type CostTold, type Runner } from '../stations';
 import { keptAsIs, option, waysOf, withoutDrive } from './options';
@@ -93,7 +94,33 @@ export function compareWays(
       payback: more > 0 && saved > 0 ? more / saved : null,
     };
   });
+  tellOtherWay(walk, subject, options, worth);
   return { account, options, breakEven: breakEvens(walk, needs, told, worth) };
+}
+
+/** Of two ways within this of each other neither is cheaper: prices here are an index. */
+const asCheap = 0.02;
+
+/** Where another way costs less than what stands chosen, one sentence says so, and what speaks against it. */
+function tellOtherWay({ w }: Walk, subject: Subject, options: readonly CostOption[], worth: Worth): void {
+  const mine = options.find(
+    (o) => o.kind !== 'rewind' && o.motor === subject.motor?.name && o.method === subject.method,
+  );
+  const open = options.filter((o) => o.outcome !== 'fail' && o.kind !== 'keep');
+  const best = open.toSorted((a, b) => b.netPresentValue - a.netPresentValue)[0];
+  if (!mine || !best || best === mine || best.netPresentValue <= mine.netPresentValue + asCheap * mine.lifeCycle)
+    return;
+  const less = writeAmount(Number((best.netPresentValue - mine.netPresentValue).toPrecision(2)), w.currency);
+  w.enter('cost');
+  w.finding(
+    'cost.other-way',
+    'note',
+    `${best.name} (${best.motor}, ${methodNames[best.method].toLowerCase()}) costs ${less} less over ` +
+      `${worth.years} years ` +
+      `than what stands chosen: ${best.outcome === 'pass' ? 'it meets what is asked too.' : best.text} ` +
+      'The choice goes by requirements first, then by cost; pin the other, where its cautions may stand.',
+    { fields: ['motor', 'method'], figures: ['cost.netPresentValue'] },
+  );
 }
 
 /** Ends between which a break-even is looked for, in how many steps, and how often the one it lies in is halved. */

@@ -78,8 +78,8 @@ export function openOf(
       'site',
       'Which way must it turn, seen from the motor’s drive end? A pump or fan turned wrong still delivers a little.',
     );
-  if (place?.dirt === undefined || place.water === undefined)
-    ask(place?.dirt === undefined ? 'place.dirt' : 'place.water', 'site', 'Dirt and water decide the enclosure.');
+  if (place?.dirt === undefined) ask('place.dirt', 'site', 'How dirty it is where it stands decides the enclosure.');
+  if (place?.water === undefined) ask('place.water', 'site', 'What water reaches it decides the enclosure.');
   if (place?.cable?.length === undefined)
     ask('place.cable.length', 'site', 'How long is the motor’s cable? Drop, disconnection and pulses rest on it.');
   return list.slice(0, most);

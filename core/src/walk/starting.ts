@@ -37,7 +37,7 @@ export function previewStart(s: Starting, method: Method, settings: Case['start'
   return {
     method,
     ...overTime(simulate(s.bench, plan, true), s.bench),
-    curve: methodCurve(s.bench, plan),
+    curve: methodCurve(s.bench, plan, run),
     settings: list,
     ending: run.outcome,
     arrival: run.time ?? null,

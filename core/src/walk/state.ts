@@ -48,7 +48,6 @@ const restsOn: Readonly<Record<StationName, readonly StationName[]>> = {
 const keyFigures: Readonly<Partial<Record<StationName, string>>> = {
   load: 'load.requiredPower',
   choice: 'choice.ratedPower',
-  start: 'start.direct.peakCurrent',
   guard: 'guard.overloadDial',
   drive: 'drive.ratedCurrent',
   cost: 'cost.savedEnergy',
@@ -133,6 +132,9 @@ function passes(f: Finding, station: StationName, uses: Uses): boolean {
 /** Nothing is told here yet. */
 function isEmpty({ input, w }: Walk, told: Standing, station: StationName): boolean {
   const key = keyFigures[station];
+  // What a drive would be is told, and ticked by nobody, where another method starts the motor.
+  if (station === 'drive' && told.subject?.method != null && told.subject.method !== 'drive') return true;
+  if (station === 'start') return ![...w.figures.keys()].some((id) => /^start\.[\w-]+\.peakCurrent$/.test(id));
   if (key !== undefined) return ![...w.figures.keys()].some((id) => id === key);
   if (station === 'sheet') return told.choice === null;
   if (station === 'plate') return !input.plate;

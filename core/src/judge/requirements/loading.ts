@@ -1,3 +1,4 @@
+import { isUpTo } from '../../law';
 import { percent, shareLeft, type Needs } from '../../needs';
 import { shaftPower } from '../../physics';
 import { writeQuantity } from '../../quantity';
@@ -25,7 +26,7 @@ export const loading = requirement({
     e.margin = share / least - 1;
     if (share >= least * (1 - tight)) return code.pass;
     const power = c.power[e.i] ?? 0;
-    const exempt = power <= (smallest.get(c.poles[e.i] ?? 0) ?? 0) * 1.01 || build.onShelf[e.i] === 1;
+    const exempt = isUpTo(power, smallest.get(c.poles[e.i] ?? 0) ?? 0) || build.onShelf[e.i] === 1;
     if (exempt || reasonFor(needs, build.halfInertia[e.i] ?? NaN, share) !== undefined) return code.pass;
     return share < never && !pinned ? code.fail : code.caution;
   },

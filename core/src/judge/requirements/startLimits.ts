@@ -9,6 +9,7 @@ export const startTime = requirement({
   fields: ['load.maxStartTime', 'load.inertia'],
   problems: ['start.too-long'],
   applies: ({ load }) => load.startKnown,
+  limitless: ({ start }) => start.permitted.value === Infinity,
   judge: whenSimulated,
   marginOf: ({ needs }, _, { run }) =>
     run?.time === undefined || needs.start.permitted.value === Infinity

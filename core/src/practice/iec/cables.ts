@@ -1,3 +1,4 @@
+import { reaches } from '../../law';
 import { commonPractice, remembered } from '../../contract';
 import { takingUsual, type CableAsked, type Laid, type NotLaid } from '../cables';
 import type { Practice } from '../practice';
@@ -151,6 +152,6 @@ export const cables = {
   feeder(motors, other) {
     const sum = motors.reduce((all, m) => all + m.current, 0) + other;
     const source = commonPractice('All motors running at plate current at once; diversity is the engineer’s');
-    return { current: sum, device: breakers.find((r) => r >= sum * 0.9999), source, deviceSource: source };
+    return { current: sum, device: breakers.find((r) => reaches(r, sum)), source, deviceSource: source };
   },
 } satisfies Partial<Practice> & ThisType<Practice>;

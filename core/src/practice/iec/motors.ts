@@ -1,3 +1,4 @@
+import { isUpTo } from '../../law';
 import { commonPractice, model, remembered } from '../../contract';
 import { classOfProtection, suitableEnclosures } from '../enclosures';
 import { readFrame } from '../frames';
@@ -130,7 +131,7 @@ export const motors = {
   efficiencyFloor(power, poles, year) {
     const kw = power / 1000;
     const floor = floors.findLast(
-      (f) => year > f.since && poles <= f.poles && kw >= f.from * 0.99 && kw <= f.upTo * 1.01,
+      (f) => year > f.since && poles <= f.poles && isUpTo(f.from, kw) && isUpTo(kw, f.upTo),
     );
     const found = floor && this.efficiencyClasses(power, poles).find((c) => c.name === floor.name);
     return floor && found && { ...found, since: floor.since, source: floorSource };

@@ -1,3 +1,4 @@
+import { isUpTo, exceeds } from '../../law';
 import { remembered, type Source } from '../../contract';
 import { takingUsual, type CableAsked, type Laid, type LaidSize, type NotLaid } from '../cables';
 import type { Practice } from '../practice';
@@ -154,7 +155,7 @@ export const cables = {
 
   starterSize(power, voltage) {
     const column = voltage < 215 ? '200' : voltage < 300 ? '230' : '460';
-    const row = t.starterSizes.rows.find((r) => (cell(t.starterSizes, r, column) ?? 0) >= (power / 745.7) * 0.99);
+    const row = t.starterSizes.rows.find((r) => isUpTo(power / 745.7, cell(t.starterSizes, r, column) ?? 0));
     return row && { value: row[0], source: t.starterSizes.source };
   },
 
@@ -176,7 +177,7 @@ export const cables = {
     const most = known ? first.device + sum - first.current : undefined;
     return {
       current: sum + 0.25 * largest,
-      device: most === undefined ? undefined : t.deviceRatings.findLast((r) => r <= most * 1.0001),
+      device: most === undefined ? undefined : t.deviceRatings.findLast((r) => !exceeds(r, most)),
       source: code('430.24'),
       deviceSource: code('430.62(A)'),
     };

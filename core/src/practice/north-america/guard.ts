@@ -1,3 +1,4 @@
+import { isUpTo } from '../../law';
 import { remembered } from '../../contract';
 import { horsepower, type Practice } from '../practice';
 import { atRating } from '../table';
@@ -32,7 +33,7 @@ export const guard = {
     if (off > 0.07) return undefined;
     const hp = power / horsepower;
     const last = tableCurrents.rows.at(-1)?.[0] ?? 0;
-    const value = hp > last * 1.01 ? undefined : atRating(tableCurrents, hp, column);
+    const value = !isUpTo(hp, last) ? undefined : atRating(tableCurrents, hp, column);
     return value === undefined ? undefined : { value, source: tableCurrents.source };
   },
 

@@ -1,3 +1,4 @@
+import { isUpTo } from '../../law';
 import { commonPractice, model, remembered } from '../../contract';
 import { classOfProtection, suitableEnclosures } from '../enclosures';
 import { readFrame } from '../frames';
@@ -131,7 +132,7 @@ export const motors = {
 
   efficiencyFloor(power, poles, year, open) {
     const hp = power / horsepower;
-    const floor = floors.findLast((f) => year > f.since && hp <= f.upTo * 1.01);
+    const floor = floors.findLast((f) => year > f.since && isUpTo(hp, f.upTo));
     const found = floor && this.efficiencyClasses(power, poles, open).find((c) => c.name === floor.name);
     return floor && found && { ...found, since: floor.since, source: floor.source };
   },

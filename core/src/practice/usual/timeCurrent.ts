@@ -1,3 +1,4 @@
+import { reaches } from '../../law';
 import { commonPractice, remembered, type Prescribed, type ProtectiveDevice, type Source } from '../../contract';
 import { cell, table } from '../table';
 import { toldAt, tripClasses, tripTimes, type TripClass } from './relays';
@@ -150,7 +151,7 @@ const either = (a: TimeBand, b: TimeBand, source: Source): TimeBand => ({
 
 const gatesOf = (rating: number): TimeBand => {
   const { rows } = fuseGates;
-  const row = rows.find((r) => r[0] >= rating * 0.999) ?? rows.at(-1);
+  const row = rows.find((r) => reaches(r[0], rating)) ?? rows.at(-1);
   // Below the table's 16 A in proportion; beyond its last likewise.
   const scale = row && (rating < 16 || rating > row[0]) ? rating / row[0] : 1;
   const at = (name: (typeof fuseGates.columns)[number]): number => scale * (cell(fuseGates, row, name) ?? NaN);

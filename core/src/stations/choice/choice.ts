@@ -1,7 +1,7 @@
 import { existingMotor, motorOfCircuit, ratedTorque, type Motor } from '../../catalogue';
 import type { Candidate, Choice, Result } from '../../case';
 import { commonPractice, definition, type Source } from '../../contract';
-import { assumed, field, prescribed, type Given } from '../../law';
+import { assumed, field, prescribed, type Given, reaches } from '../../law';
 import { motorOfPlate, noLoadShare, plateAt } from '../../nameplate';
 import {
   breakdownAtVoltage,
@@ -248,7 +248,7 @@ function uncertain({ w }: Walk, needs: Needs, left: number): void {
   const high = left * loading * (1 + needs.load.uncertainty) * needs.load.thermal;
   const { rated, asked } = powerAsked(needs, left);
   // What only just misses the margin is no margin for a load that is known so roughly.
-  const rough = needs.load.basis === 'load' && rated < asked * 0.9995 && needs.load.uncertainty >= roughly;
+  const rough = needs.load.basis === 'load' && !reaches(rated, asked) && needs.load.uncertainty >= roughly;
   if (needs.load.uncertainty === 0 || (high <= left && !rough)) return;
   w.finding(
     'choice.uncertain-load',

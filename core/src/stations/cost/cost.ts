@@ -2,7 +2,7 @@ import { starterPriceIndex } from '../../catalogue';
 import type { CostView, Curves, ProfilePoint, Verdict } from '../../case';
 import { definition, type Assumed, type Method } from '../../contract';
 import { noLoadShare } from '../../nameplate';
-import { assumed, field, prescribed, type Given } from '../../law';
+import { assumed, field, prescribed, type Given, isUpTo } from '../../law';
 import {
   annualEnergy,
   installedCost,
@@ -352,7 +352,7 @@ function priceOf(
   const { motor, method } = subject;
   if (!motor || !method) return undefined;
   // Of its kind and no larger: only what somebody says is there is not bought again.
-  const stays = walk.input.starter === method && motor.power <= (plate.power ?? 0) * 1.01;
+  const stays = walk.input.starter === method && isUpTo(motor.power, plate.power ?? 0);
   return {
     name: motor.name,
     motor: needs.stays ? 0 : motor.priceIndex,

@@ -1,6 +1,6 @@
 import type { DriveCurves, DriveView, Verdict } from '../../case';
 import { commonPractice, definition, model } from '../../contract';
-import { assumed, field, prescribed } from '../../law';
+import { assumed, field, prescribed, exceeds } from '../../law';
 import {
   bothDuties,
   cycleCurrent,
@@ -172,7 +172,7 @@ function tellCycle({ w }: Walk, needs: Needs, subject: Subject, required: number
   const asked = cycleCurrent(needs, current, ratedTorque);
   if (!Number.isFinite(asked)) return 0;
   w.stated('drive.cycleCurrent', 'A', q(asked, 'A'), overloadModel, { symbol: 'I_c', field: 'load.cycle' });
-  if (required !== undefined && asked > required * 1.001)
+  if (required !== undefined && exceeds(asked, required))
     w.finding(
       'drive.cycle',
       'note',

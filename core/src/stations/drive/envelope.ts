@@ -1,7 +1,7 @@
 import type { DriveCurves } from '../../case';
 import { turndowns } from '../../catalogue';
 import { model } from '../../contract';
-import { assumed, field } from '../../law';
+import { assumed, field, reaches } from '../../law';
 import {
   catalogueSource,
   driveOverload,
@@ -145,7 +145,7 @@ function tellLeast(walk: Walk, needs: Needs, subject: Subject, of: Heated | unde
     );
   }
   const figures = ['drive.minSpeed'] as const;
-  if (!blown && needs.speed.variable && least !== undefined && asked < least * 0.9995)
+  if (!blown && needs.speed.variable && least !== undefined && !reaches(asked, least))
     w.finding(
       'drive.below-turndown',
       'caution',
@@ -191,7 +191,7 @@ function tellMost({ w, input }: Walk, needs: Needs, subject: Subject, { heat, po
   if (!needs.speed.variable || !beyond || weak === undefined) return;
   const s = top / speed;
   const breakdown = heat.breakdown / s ** 2;
-  const carried = weak >= top * 0.999;
+  const carried = reaches(weak, top);
   w.finding(
     'drive.field-weakening',
     carried ? 'note' : 'caution',

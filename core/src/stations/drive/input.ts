@@ -1,6 +1,6 @@
 import type { DriveCurves } from '../../case';
 import { model, rectifierNames, type RectifierKind } from '../../contract';
-import { assumed, field, prescribed, type Given } from '../../law';
+import { assumed, field, prescribed, type Given, exceeds } from '../../law';
 import { chokeFor, motorsOn, numberOf, percent, type Needs, type Subject, type Walk } from '../../needs';
 import {
   demandDistortion,
@@ -274,12 +274,12 @@ function judgeSite(walk: Walk, needs: Needs, at: At, own: Spectrum, rated: Spect
       },
     );
   const distortion = rootSum(all) / I_L;
-  const single = all.find(([order, I]) => I / I_L > (cell(demandLimits, row, groupOf(order)) ?? 1) * 1.0001);
+  const single = all.find(([order, I]) => exceeds(I / I_L, cell(demandLimits, row, groupOf(order)) ?? 1));
   const known = site?.current !== undefined && ratio !== undefined;
   const least = rootSum(all) / limit;
   const fields = ['drive.site.current', 'supply.source', 'drive.choke', 'drive.rectifier'];
   const figures = ['drive.demandDistortion', 'drive.distortionLimit'] as const;
-  if (distortion > limit * 1.0001 || single)
+  if (exceeds(distortion, limit) || single)
     w.finding(
       'drive.distortion',
       known ? 'caution' : 'note',

@@ -1,7 +1,7 @@
 import type { DriveCurves, DriveView, Verdict } from '../../case';
 import { modelPrice } from '../../catalogue';
 import { filterNames, houseRule, model, outputFilters } from '../../contract';
-import { assumed, field, prescribed } from '../../law';
+import { assumed, field, prescribed, exceeds } from '../../law';
 import {
   catalogueSource,
   crestAt,
@@ -233,7 +233,7 @@ function compared(
     });
   if (!subject.inverterDuty)
     others.push({
-      ...{ filter: 'winding', name: 'a winding made for drives', peak: short(bare), does: bare <= bears * 1.0001 },
+      ...{ filter: 'winding', name: 'a winding made for drives', peak: short(bare), does: !exceeds(bare, bears) },
       ...{ drop: 0, price: Math.round(drivePremium * (subject.motor?.priceIndex ?? modelPrice(pulsed.power, 4, 1))) },
       text: `bears ${volts(bears)}; ordered with the motor, or at its rewind`,
     });
@@ -243,7 +243,7 @@ function compared(
       filter,
       name: filterNames[filter],
       peak: short(peak),
-      does: peak <= rating * 1.0001,
+      does: !exceeds(peak, rating),
       drop: filterDrop[filter],
       price: Math.round(filter === 'sine' ? remedyPrice('sine-filter', bulk) : price[filter]),
       text:

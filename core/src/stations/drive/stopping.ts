@@ -1,6 +1,6 @@
 import type { DriveCurves, DriveSetting } from '../../case';
 import { commonPractice, model, type BrakingKind } from '../../contract';
-import { prescribed } from '../../law';
+import { prescribed, reaches } from '../../law';
 import { driveOverload, isHoist, numberOf, percent, type Needs, type Subject, type Walk } from '../../needs';
 import {
   brakingEnergy,
@@ -119,7 +119,7 @@ export function tellStopping(walk: Walk, needs: Needs, subject: Subject): Stoppi
       followed,
       { symbol: 'P_m', field: 'drive.braking.perHour' },
     );
-  const quick = time < gentle * 0.999 && peak > 0;
+  const quick = !reaches(time, gentle) && peak > 0;
   if (peak > 0 && kind !== 'regenerative' && kind !== 'dc' && (quick || hoist || kind === 'chopper')) {
     w.figure('drive.brakingResistance', brakingResistance, {
       U_c: prescribed(q(machine.chopper, 'V'), driveClassSource),

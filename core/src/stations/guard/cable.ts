@@ -1,5 +1,5 @@
 import { commonPractice, definition, remembered, type FigureId } from '../../contract';
-import { field, prescribed, type Given } from '../../law';
+import { field, prescribed, type Given, reaches, exceeds } from '../../law';
 import {
   cableFor,
   designOf,
@@ -118,7 +118,7 @@ export function tellCable(walk: Walk, subject: Subject, needed: number, current:
         (decides === 'disconnection' ? ' Or a residual-current device, with the smaller one.' : ''),
       { fields: ['place.cable.length', 'guard.maxDrop'], figures: ['guard.conductorArea'], source },
     );
-  if (typed && conductors.ampacity < needed * 0.9999)
+  if (typed && !reaches(conductors.ampacity, needed))
     w.finding(
       'guard.conductor-small',
       'stop',
@@ -228,7 +228,7 @@ function tellDrop(
     { source: impedanceSource },
   );
   const share = w.figures.get('guard.voltageDrop')?.value ?? 0;
-  if (share > limit * 1.0001) {
+  if (exceeds(share, limit)) {
     const enough = sizes.find((s) => s.area > size.area && runningDrop(way, s, count) <= limit);
     w.finding(
       'guard.drop',

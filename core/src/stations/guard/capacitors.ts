@@ -1,5 +1,5 @@
 import { commonPractice, model } from '../../contract';
-import { prescribed } from '../../law';
+import { prescribed, exceeds } from '../../law';
 import { numberOf, type Needs, type Subject, type Walk } from '../../needs';
 import { capacitorAsked, capacitorMost } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
@@ -63,7 +63,7 @@ export function tellCapacitors({ input, w }: Walk, subject: Subject, needs: Need
   const [asked, most] = [w.value('guard.capacitorAsked'), w.value('guard.capacitorMost')];
   if (at !== 'motor' || asked === undefined || most === undefined) return;
   const sized = input.guard?.capacitorPower;
-  if (sized && sized.value > most * 1.0001)
+  if (sized && exceeds(sized.value, most))
     w.finding(
       'guard.capacitor',
       'caution',

@@ -1,3 +1,4 @@
+import { exceeds } from '../../law';
 import type { Crossing, GuardCurves } from '../../case';
 import { commonPractice, deviceNames, type FigureId, type ProtectiveDevice } from '../../contract';
 import { coldStall } from '../../physics';
@@ -223,7 +224,7 @@ function contactorCrossing(say: Say, timed: Timed, cold: TimeBand, band: TimeBan
     return;
   }
   const over = takesOverAt(cold, band, rating, limit * 10);
-  const holds = over !== undefined && over <= limit * 1.0001;
+  const holds = over !== undefined && !exceeds(over, limit);
   const upTo = over === undefined ? 'At every current' : `Up to ${amperes(over)}`;
   say(
     'within-contactor',

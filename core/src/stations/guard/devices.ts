@@ -1,5 +1,5 @@
 import { deviceNames, type FigureId, type ProtectiveDevice } from '../../contract';
-import { assumed, field, prescribed } from '../../law';
+import { assumed, field, prescribed, reaches } from '../../law';
 import { designOf, nextRating, numberOf, type Subject, type Walk } from '../../needs';
 import { boardFactor, conductorCurrent, deviceCeiling, overloadDial, type DeviceRule } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
@@ -177,7 +177,7 @@ function tellContactors(walk: Walk, subject: Subject): void {
     });
   const asked = current / tellBoard(walk);
   const rating = ratings.find(
-    (r) => r >= asked * 0.9999 && (starter === undefined || r >= (ratings[starter.value + 1] ?? 0)),
+    (r) => reaches(r, asked) && (starter === undefined || r >= (ratings[starter.value + 1] ?? 0)),
   );
   if (rating !== undefined)
     w.stated('guard.contactorRating', 'A', q(rating, 'A'), starter?.source ?? source, { symbol: 'I_e' });

@@ -1,5 +1,5 @@
 import { deviceNames, remembered, type Earthing } from '../../contract';
-import { field, prescribed, type Given } from '../../law';
+import { field, prescribed, type Given, exceeds } from '../../law';
 import { disconnectionOf, isUnearthed, numberOf, type Subject, type Walk } from '../../needs';
 import { earthFaultAtEnd, faultAtEnd, faultWithMotors, runningMotorsAdd, secondFaultAtEnd } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
@@ -35,7 +35,7 @@ export function tellFault(walk: Walk, subject: Subject, circuit: Circuit | undef
   const level = w.figures.has('guard.faultWithMotors') ? 'guard.faultWithMotors' : 'guard.availableFault';
   const flows = w.figures.get(level)?.value ?? value;
   const rated = input.guard?.assemblyRating;
-  if (rated && flows > rated.value * 1.0001)
+  if (rated && exceeds(flows, rated.value))
     w.finding(
       'guard.fault-too-high',
       'stop',
@@ -61,7 +61,7 @@ export function judgeUnmarked({ input, w }: Walk): void {
   const unmarked = w.figures.get('guard.unmarkedRating');
   const level = w.figures.has('guard.faultWithMotors') ? 'guard.faultWithMotors' : 'guard.availableFault';
   const flows = w.figures.get(level);
-  if (input.guard?.assemblyRating || !unmarked || !flows || flows.value <= unmarked.value * 1.0001) return;
+  if (input.guard?.assemblyRating || !unmarked || !flows || !exceeds(flows.value, unmarked.value)) return;
   w.finding(
     'guard.unmarked',
     'caution',

@@ -1,3 +1,4 @@
+import { reaches } from '../../law';
 import type { CircuitPart, CombinationTaken, GuardView } from '../../case';
 import { deviceNames, filterNames, type FigureId } from '../../contract';
 import { isHoist, numberOf, type Needs, type Output, type Subject, type Walk } from '../../needs';
@@ -303,7 +304,7 @@ function devicePart(
 ): CircuitPart {
   const magnetic = device.kind === 'motor-breaker' || device.kind === 'instantaneous-breaker';
   const ratings = practice.deviceRatings(device.kind).value;
-  const next = ratings.findLast((r) => r < device.rating * 0.999);
+  const next = ratings.findLast((r) => !reaches(r, device.rating));
   const ceiling = w.figures.get(magnetic ? 'guard.instantaneousCeiling' : 'guard.deviceCeiling');
   const fault = w.figures.get('guard.faultWithMotors') ?? w.figures.get('guard.availableFault');
   const slash = practice.slashRated?.(input.supply?.voltage?.value ?? 0, input.supply?.earthing)?.value;
@@ -334,7 +335,7 @@ function devicePart(
 }
 
 function smallerContactor({ practice }: Walk, rating: number, current: number | undefined): string {
-  const next = practice.contactorRatings.value.findLast((r) => r < rating * 0.999);
+  const next = practice.contactorRatings.value.findLast((r) => !reaches(r, rating));
   if (next === undefined || current === undefined) return '';
   return next < current
     ? `${amperes(next)} AC-3 would carry ${Math.round(100 * (current / next - 1))} % too much`

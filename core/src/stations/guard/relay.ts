@@ -1,5 +1,5 @@
 import type { GuardView } from '../../case';
-import { prescribed, type Given } from '../../law';
+import { prescribed, type Given, exceeds } from '../../law';
 import { numberOf, type Needs, type Subject, type Walk } from '../../needs';
 import {
   hotShare,
@@ -52,7 +52,7 @@ export function judgeDial({ input, w }: Walk, rule: OverloadRule, insideDelta: b
     { symbol: 'I_d', text: set.text, field: 'guard.relay.dial' },
   );
   const trips = (factor: number): string => writeQuantity(factor * set.value, 'A');
-  if (set.value > most * 1.0001)
+  if (exceeds(set.value, most))
     w.finding(
       'guard.dial-high',
       'stop',
@@ -60,7 +60,7 @@ export function judgeDial({ input, w }: Walk, rule: OverloadRule, insideDelta: b
         `${writeQuantity(most, 'A')} may be dialled. It would burn without a trip.`,
       { fields, figures, source: rule.source },
     );
-  else if (set.value > proposed * 1.0001)
+  else if (exceeds(set.value, proposed))
     w.finding(
       'guard.dial-high',
       'caution',
@@ -161,7 +161,7 @@ function judgeRelay({ w }: Pick<Walk, 'input' | 'w'>, taken: TripClass, use: num
     );
   const stall = w.figures.get('start.stallTime');
   const trip = w.figures.get('guard.tripAtStall');
-  if (stall && trip && trip.value > stall.value * 1.0001)
+  if (stall && trip && exceeds(trip.value, stall.value))
     w.finding(
       'guard.stall-unprotected',
       'caution',

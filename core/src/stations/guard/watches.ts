@@ -1,6 +1,7 @@
 import type { Watched } from '../../case';
-import { watches, type Machine, type Watch } from '../../contract';
+import { commonPractice, watches, type Machine, type Watch } from '../../contract';
 import { isHoist, numberOf, type Subject, type Walk } from '../../needs';
+import { writeQuantity } from '../../quantity';
 
 interface Proposal {
   readonly yes: boolean;
@@ -23,6 +24,18 @@ const reaching = [
   'hoist',
 ] as const;
 
+/** s that a machine may run on before its guard must be held shut (common practice; ISO 14119 goes by access time). */
+const longCoast = 10;
+const coasting = commonPractice('Machines that run on longer than it takes to open them: guards that lock');
+
+/** How long a motor rests after it tripped, in words: at the starts an hour that its heat bears. */
+function coolingWords(perHour: number | undefined): string {
+  if (perHour === undefined || perHour <= 0) return '; after an overload it cools for some minutes first';
+  const minutes = Math.min(60, Math.max(1, Math.ceil(60 / perHour)));
+  const starts = perHour < 1 ? 'less than one start' : `${Math.floor(perHour)} starts`;
+  return `; after an overload it cools ${minutes} min first, for it bears ${starts} an hour`;
+}
+
 export const mayNotRestart = (machine: Machine | undefined): boolean => among(machine, ...reaching);
 
 /** What shall happen after a trip, and what else watches: proposed from machine and place, kept as decided. */
@@ -34,9 +47,11 @@ export function watchesOf(walk: Walk, subject: Subject): readonly Watched[] {
     id: 'restart',
     name: 'Restart after a trip or a dip',
     proposed: 'manual',
-    why: reached
-      ? 'hands or goods may be in the machine'
-      : 'somebody should see why it tripped; automatic only where the process asks it and nobody can be hurt',
+    why:
+      (reached
+        ? 'hands or goods may be in the machine; a jam is cleared by hand behind lock-out, never by starting again'
+        : 'somebody should see why it tripped; automatic only where the process asks it and nobody can be hurt') +
+      coolingWords(w.value('start.startsPerHour')),
     decided: input.guard?.restart ?? null,
   };
   const undervoltage: Watched = {
@@ -57,6 +72,15 @@ export function watchesOf(walk: Walk, subject: Subject): readonly Watched[] {
         : 'It restarts by itself and people can reach it: guards, a warning before it moves and a risk assessment ' +
             'first, or restart by hand.',
       { fields: ['guard.restart', 'load.machine'] },
+    );
+  const coast = w.figures.get('drive.coastTime');
+  if (coast && coast.value >= longCoast)
+    w.finding(
+      'guard.coasting',
+      'note',
+      `Switched off it runs on for ${writeQuantity(Number(coast.value.toPrecision(2)), 's')}: a guard that stays ` +
+        'locked until it stands, or a brake; and lock-out with a wait for standstill before anybody reaches in.',
+      { fields: ['load.inertia', 'drive.braking.kind'], figures: ['drive.coastTime'], source: coasting },
     );
   if (input.guard?.watch?.phaseLoss === false)
     w.finding(

@@ -28,7 +28,7 @@ export function curvesOf(bench: StartCase, tried: readonly Tried[], own: Tried |
     method: own?.method ?? 'direct',
     ...overTime(own?.run, bench),
     loadSpeed: speeds.map((n) => [Math.round(n * 10) / 10, Math.round(startTorqueAt(bench.load, n) * 100) / 100]),
-    methods: tried.map((t) => methodCurve(bench, t.planned.plan)),
+    methods: tried.map((t) => methodCurve(bench, t.planned.plan, t.run)),
   };
 }
 
@@ -51,8 +51,15 @@ export function overTime(run: Run | undefined, bench: StartCase): OverTime {
 
 export type OverTime = Pick<StartCurves, 'time' | 'speed' | 'line' | 'torque' | 'load' | 'bus' | 'heat'>;
 
-/** Torque and line current over speed of one method, its reduced stage where it has one. */
-export function methodCurve(bench: StartCase, plan: AnyPlan): StartCurves['methods'][number] {
+/**
+ * Torque and line current over speed of one method: its reduced stage as far as the run stayed in it, then the full
+ * one that it runs in.
+ */
+export function methodCurve(
+  bench: StartCase,
+  plan: AnyPlan,
+  run: Pick<Run, 'events'> | undefined,
+): StartCurves['methods'][number] {
   const { method } = plan;
   if (plan.method === 'drive') {
     const speeds = Array.from({ length: 13 }, (_, i) => (plan.speed * i) / 12);
@@ -71,8 +78,41 @@ export function methodCurve(bench: StartCase, plan: AnyPlan): StartCurves['metho
   }
   const hookup = reducedHookup(bench.circuit, bench.feed.frequency, plan);
   const limit = plan.method === 'soft-starter' ? plan.limit : undefined;
-  const c = curveOf(bench, hookup, limit);
+  const reduced = curveOf(bench, hookup, limit);
+  const changed = run?.events.find((e) => e.what === 'changed-over')?.speed;
+  const c = changed === undefined ? reduced : joined(reduced, curveOf(bench, fullHookup(bench), undefined), changed);
   return { method, speed: rounded(c.speed, 1), torque: rounded(c.torque, 2), current: rounded(c.current, 2) };
+}
+
+const fullHookup = ({ circuit, feed }: StartCase) => reducedHookup(circuit, feed.frequency, { method: 'direct' });
+
+type Curve = ReturnType<typeof curveOf>;
+
+/** One curve up to a speed in r/min and another from there, with a step between. */
+function joined(first: Curve, then: Curve, at: number): Curve {
+  const between = (c: Curve, y: readonly number[]): number => {
+    const i = Math.max(
+      1,
+      c.speed.findIndex((n) => n >= at),
+    );
+    const [a = 0, b = 0] = [c.speed[i - 1], c.speed[i]];
+    const [low = 0, high = 0] = [y[i - 1], y[i]];
+    return b === a ? high : low + ((at - a) / (b - a)) * (high - low);
+  };
+  const below = first.speed.filter((n) => n < at).length;
+  const above = then.speed.findIndex((n) => n > at);
+  const rest = (y: readonly number[]): readonly number[] => (above < 0 ? [] : y.slice(above));
+  const both = (y: (c: Curve) => readonly number[]): number[] => [
+    ...y(first).slice(0, below),
+    between(first, y(first)),
+    between(then, y(then)),
+    ...rest(y(then)),
+  ];
+  return {
+    speed: [...first.speed.slice(0, below), at, at, ...rest(then.speed)],
+    torque: both((c) => c.torque),
+    current: both((c) => c.current),
+  };
 }
 
 /** Every so many rows, ends and all. */
