@@ -216,7 +216,7 @@ function beyond(practice: CaseText['practice']) {
   const devices = us
     ? (['inverse-time-breaker', 'instantaneous-breaker', 'dual-element-fuse', 'single-element-fuse'] as const)
     : (['breaker', 'motor-breaker', 'fuse-gg', 'fuse-am'] as const);
-  const cable = us
+  const cable: fc.Arbitrary<NonNullable<NonNullable<CaseText['guard']>['cable']>> = us
     ? fc.record({
         material: some(one('copper' as const, 'aluminium' as const), 1),
         area: some(one('10 AWG', '6 AWG', '2/0 AWG', '350 kcmil'), 1),

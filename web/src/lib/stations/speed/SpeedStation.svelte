@@ -12,7 +12,7 @@
   import Rows from '$lib/ui/Rows.svelte';
   import YearBars from './YearBars.svelte';
   import { useDesk } from '$lib/desk/desk.svelte';
-  import { controls, needs, tariffDays } from '$lib/ui/options';
+  import { methods, controls, needs, tariffDays } from '$lib/ui/options';
   import Fold from '$lib/ui/Fold.svelte';
 
   const desk = useDesk();
@@ -30,6 +30,7 @@
     <NumberField shareTo={1.5} path="speed.min" label="Lowest speed ÷ speed at the demand" placeholder="0.4" />
     <NumberField shareTo={1.5} path="speed.max" label="Highest speed ÷ speed at the demand" taken="1" />
     <ChoiceField path="speed.control" label="How flow is controlled now" options={controls} />
+    <ChoiceField path="starter" label="The motor is started or fed now" options={methods} />
     <NumberField
       shareTo={1.2}
       path="speed.staticFraction"

@@ -77,6 +77,7 @@
   <div class="grid gap-3 sm:grid-cols-3">
     <QuantityField path="supply.voltage" label="Supply voltage" dimension="voltage" placeholder="480 V" />
     <QuantityField path="supply.frequency" label="Frequency" dimension="frequency" />
+    <NumberField path="supply.phases" label="Phases of the supply" taken="3" />
     <ChoiceField path="supply.source.kind" label="Fed by" options={sources} />
     {#if kind === 'transformer'}
       <QuantityField path="supply.source.rating" label="Transformer rating" dimension="apparentPower" />
