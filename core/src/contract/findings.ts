@@ -72,7 +72,7 @@ export const findingLevels = {
   'load.static-head': ['caution'],
   'load.viscous': ['caution'],
   'load.cold-start': ['caution'],
-  'load.overhauling': ['stop', 'caution'],
+  'load.overhauling': ['stop', 'caution', 'note'],
   'load.moving-mass': ['note'],
   'load.holdback': ['caution'],
   'load.long-cycle': ['caution'],

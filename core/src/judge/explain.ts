@@ -105,7 +105,7 @@ function verdictsOf(
       // A shortfall that is answered is no margin of what passes.
       margin:
         !requirement.told ||
-        requirement.limitless(needs) ||
+        requirement.limitless(looked) ||
         (outcome === 'pass' && margin < 0 && answered !== undefined)
           ? null
           : Number(margin.toPrecision(4)),

@@ -86,7 +86,7 @@ export interface Requirement<I extends string = string> {
   /** Whether the margin is a number to tell. */
   readonly told: boolean;
   /** Whether nobody set it a limit here: then its margin says nothing. */
-  limitless(needs: Needs): boolean;
+  limitless(looked: Looked): boolean;
   /** Fields of the case that decide it, and figures it rests on. */
   readonly fields: readonly string[];
   readonly figures: readonly FigureId[];

@@ -31,6 +31,10 @@ export const isHoist = ({ load }: Pick<Case, 'load'>): boolean =>
 export const starterThere = ({ starter, history, supply }: Pick<Case, 'starter' | 'history' | 'supply'>): Method =>
   starter ?? history?.method ?? (supply?.phases === 1 ? 'drive' : 'direct');
 
+/** Whether it starts by itself after a trip or a dip: as decided at Guard, and never what hangs. */
+export const restartsAlone = (input: Pick<Case, 'load' | 'guard'>): boolean =>
+  input.guard?.restart === 'automatic' && !isHoist(input);
+
 /** Duty that a competent person answers for, not this sheet: emergency duty, or a fire pump by its name. */
 export const isEmergency = ({ guard, name, plate }: Pick<Case, 'guard' | 'name' | 'plate'>): boolean =>
   guard?.role === 'emergency' || fireDuty.test(name ?? '') || fireDuty.test(plate?.remarks ?? '');

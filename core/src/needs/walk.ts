@@ -48,6 +48,8 @@ export interface LoadNeeds {
   /** Whether the load was given, or the old motor's rating stands for it. */
   readonly basis: 'load' | 'plate';
   readonly machine: Machine | undefined;
+  /** What it lifts hangs on it. */
+  readonly hoist: boolean;
   /** Where a brake holds it, as far as somebody said. */
   readonly brake: BrakePlace | undefined;
   /** Whether enough of the machine is known to judge a start. */

@@ -70,8 +70,18 @@ function prepared(needs: Needs, motor: Motor, method: Method | undefined): Bench
     ratedCurrent: current,
     ratedTorque: ratedTorqueOf(machine.circuit),
     permitted: start.permitted.value,
-    aim: { overload: driveOverload(needs), speed: settledSpeed(needs, 'drive', load.speed) },
+    aim: {
+      overload: driveOverload(needs),
+      speed: settledSpeed(needs, 'drive', load.speed),
+      ...(load.hoist && { ramp: hoistRamp(start.perHour) }),
+    },
   };
+}
+
+/** s in which a hoist comes to speed: 2 s, or a tenth of its cycle where that is shorter (common practice). */
+function hoistRamp(perHour: number | undefined): readonly [number, string] {
+  const cycle = perHour === undefined || perHour <= 0 ? Infinity : 3600 / perHour;
+  return cycle / 10 < 2 ? [Number((cycle / 10).toPrecision(2)), 'a tenth of its cycle'] : [2, 'usual of a hoist'];
 }
 
 /** The cable as Guard sizes it; where no table reaches, by a usual density of current. */

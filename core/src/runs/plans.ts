@@ -47,6 +47,8 @@ const doneAt = 0.97;
 export interface DriveAim {
   readonly overload: number;
   readonly speed: number;
+  /** A ramp in s that its machine or cycle asks, and why. */
+  readonly ramp?: readonly [number, string];
 }
 
 /** The plan of a method by the case's settings. */
@@ -107,7 +109,12 @@ export function planFor(
       return { plan: softPlan(settings?.softStarter, s, list, u), settings: list.all };
     case 'drive': {
       const own = settings?.drive;
-      const ramp = list.time('start.drive.ramp', 'Ramp to rated speed', own?.ramp, ...usualRamp(s, u.driveRamp));
+      const ramp = list.time(
+        'start.drive.ramp',
+        'Ramp to rated speed',
+        own?.ramp,
+        ...(aim.ramp ?? usualRamp(s, u.driveRamp)),
+      );
       const limit = list.times(
         'start.drive.limit',
         'Current limit',

@@ -27,7 +27,7 @@ const most = 12;
  * the choice with their limits, then what the papers rest on. Every field is a path of the case.
  */
 export function openOf(
-  { input, w }: Walk,
+  { input, practice, w }: Walk,
   {
     first,
     drive,
@@ -52,6 +52,8 @@ export function openOf(
     ask('place.hazardousBy', 'site', 'Who said that no explosive dust, gas or vapour occurs: a name or a role.');
   if (machine === undefined)
     ask('load.machine', 'site', 'What does it drive? Start, brake, stop and guard follow from it.');
+  if (supply?.voltage === undefined)
+    ask('supply.voltage', 'power', 'The supply’s voltage decides winding, current, protection and pulses.');
   if (plateLoad)
     ask('load.demand', 'site', 'The load: one clamp reading at the running machine says more than the plate.');
   for (const { condition, waived } of first?.verdicts ?? [])
@@ -76,12 +78,15 @@ export function openOf(
     ask(
       'load.rotation',
       'site',
-      'Which way must it turn, seen from the motor’s drive end? A pump or fan turned wrong still delivers a little.',
+      'Which way must it turn, seen from the motor’s drive end?' +
+        (/pump|fan|blower/.test(machine ?? '') ? ' A pump or fan turned wrong still delivers a little.' : ''),
     );
   if (place?.dirt === undefined) ask('place.dirt', 'site', 'How dirty it is where it stands decides the enclosure.');
   if (place?.water === undefined) ask('place.water', 'site', 'What water reaches it decides the enclosure.');
   if (place?.cable?.length === undefined)
     ask('place.cable.length', 'site', 'How long is the motor’s cable? Drop, disconnection and pulses rest on it.');
+  if (supply?.frequency === undefined && supply !== undefined)
+    ask('supply.frequency', 'power', `The supply’s frequency: ${practice.frequency} Hz is taken.`);
   return list.slice(0, most);
 }
 

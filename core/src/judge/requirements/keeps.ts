@@ -6,8 +6,18 @@ import { passIf, remedied, requirement, type Bench, type Entry, type Requirement
 
 /** What the old motor was or had, and the new one must be or have: bought with it, or open until somebody says. */
 const kept = {
-  brake: { bought: 'brake', what: 'a brake', order: 'a brake on the motor, of the old one’s torque and voltage' },
-  encoder: { bought: 'encoder', what: 'an encoder', order: 'an encoder of the same pulses a turn' },
+  brake: {
+    bought: 'brake',
+    what: 'a brake',
+    order: 'a brake on the motor, of the old one’s torque and voltage',
+    anew: 'a spring-set brake on the motor that holds the load by itself',
+  },
+  encoder: {
+    bought: 'encoder',
+    what: 'an encoder',
+    order: 'an encoder of the same pulses a turn',
+    anew: 'an encoder of 1024 pulses a turn, or as the drive’s input asks',
+  },
   'forced-cooling': { bought: 'blower', what: 'a blower of its own', order: 'a blower of its own on the motor' },
   sensors: {
     bought: 'sensors',
@@ -21,7 +31,7 @@ const kept = {
   'hollow-shaft': { what: 'a vertical hollow shaft', order: '' },
   marine: { what: 'a marine certificate', order: '' },
   railway: { what: 'a railway certificate', order: '' },
-} as const satisfies Partial<Record<SpecialKind, { what: string; order: string; bought?: RemedyKind }>>;
+} as const satisfies Partial<Record<SpecialKind, { what: string; order: string; anew?: string; bought?: RemedyKind }>>;
 
 type Kept = keyof typeof kept;
 const keptKinds = Object.keys(kept) as Kept[];
@@ -34,6 +44,9 @@ function isAsked({ old, load, drive, stays }: Needs, kind: Kept): boolean {
   if (kind === 'encoder') return said || drive?.encoder === true;
   return said;
 }
+
+/** Whether it was the old motor's, not the case's own wish. */
+const isOld = ({ old }: Needs, kind: Kept): boolean => (old.kinds ?? []).some((k) => k.kind === kind);
 
 /** Whether a candidate is or has it by itself. */
 function hasIt(
@@ -50,7 +63,8 @@ function hasIt(
 }
 
 export const keeps: readonly Requirement<`keeps-${Kept}`>[] = keptKinds.map((kind) => {
-  const row: { readonly what: string; readonly order: string; readonly bought?: RemedyKind } = kept[kind];
+  const row: { readonly what: string; readonly order: string; readonly anew?: string; readonly bought?: RemedyKind } =
+    kept[kind];
   return requirement({
     id: `keeps-${kind}`,
     of: kind === 'two-speed' ? 'method' : 'motor',
@@ -61,13 +75,13 @@ export const keeps: readonly Requirement<`keeps-${Kept}`>[] = keptKinds.map((kin
       if (hasIt(bench, e, kind)) return code.pass;
       return row.bought === undefined ? passIf(false, code.caution) : remedied(e, row.bought);
     },
-    sentence: ({ outcome }) =>
+    sentence: ({ outcome, needs }) =>
       outcome === 'pass'
-        ? row.bought === undefined
-          ? `It has ${row.what}, as the old one.`
-          : `It has ${row.what}, ordered with it, as the old one.`
+        ? `It has ${row.what}${row.bought === undefined ? '' : ', ordered with it'}, as ${
+            isOld(needs, kind) ? 'the old one' : 'the case asks'
+          }.`
         : `The old motor had ${row.what}; this one has not: say that it is not needed, or order one that has.`,
-    remedied: () => row.order,
+    remedied: ({ needs }) => (isOld(needs, kind) ? row.order : (row.anew ?? row.order)),
     cure: () => row.what,
   });
 });

@@ -9,7 +9,7 @@ export const startTime = requirement({
   fields: ['load.maxStartTime', 'load.inertia'],
   problems: ['start.too-long'],
   applies: ({ load }) => load.startKnown,
-  limitless: ({ start }) => start.permitted.value === Infinity,
+  limitless: ({ needs: { start } }) => start.permitted.value === Infinity,
   judge: whenSimulated,
   marginOf: ({ needs }, _, { run }) =>
     run?.time === undefined || needs.start.permitted.value === Infinity
@@ -51,9 +51,12 @@ export const startsAnHour = requirement({
   fields: ['load.startsPerHour'],
   problems: ['start.too-often'],
   applies: ({ start, load }) => start.perHour !== undefined && load.startKnown,
+  // On a drive a start is no heat that is counted.
+  limitless: ({ tried }) => tried?.starts === undefined,
   judge: whenSimulated,
-  marginOf: ({ needs }, _, { starts }) => (starts ?? 0) / (needs.start.perHour ?? 1) - 1,
+  marginOf: ({ needs }, _, { starts }) => (starts === undefined ? 0 : starts / (needs.start.perHour ?? 1) - 1),
   sentence: ({ tried, needs }) =>
-    problemText(tried, ['start.too-often']) ?? `Bears ${needs.start.perHour} starts an hour.`,
+    problemText(tried, ['start.too-often']) ??
+    `Bears ${needs.start.perHour} ${needs.start.perHour === 1 ? 'start' : 'starts'} an hour.`,
   cure: ({ tried }) => `at most ${Math.floor(tried?.starts ?? 0)} starts an hour`,
 });

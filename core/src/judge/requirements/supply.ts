@@ -23,7 +23,7 @@ export const supply = requirement({
   figures: ['start.sourceImpedance'],
   problems: ['start.supply-weak', 'start.source-unknown', 'start.upstream-unknown'],
   applies: ({ load }) => load.startKnown,
-  limitless: ({ supply: source }) => source.impedance === undefined,
+  limitless: ({ needs: { supply: source } }) => source.impedance === undefined,
   judge({ needs, c, simulates }, e) {
     if (needs.supply.impedance === undefined) {
       e.margin = 0;

@@ -7,6 +7,7 @@ import {
   driveHousing,
   driveHousingSource,
   driveLeft,
+  restartsAlone,
   driveOverload,
   matchDrive,
   motorsOn,
@@ -129,9 +130,11 @@ export function tellDrive(
     w.finding(
       'drive.capacitors',
       'note',
-      'A drive’s capacitors stay lethal for minutes after power-off: wait the maker’s time ' +
-        'and measure. Expect an automatic restart; guard rotating parts.',
-      {},
+      'A drive’s capacitors stay lethal for minutes after power-off: wait the maker’s time and measure. ' +
+        (restartsAlone(walk.input)
+          ? 'It restarts by itself, as decided at Guard: guard rotating parts.'
+          : 'It is set to restart by hand only; what feeds it may still start it: lock out before hands go in.'),
+      { fields: ['guard.restart'] },
     );
   }
   const settings = subject.method !== 'drive' ? [] : [...programOf(walk, needs, subject, stopping, output)];

@@ -1,6 +1,16 @@
 import type { DriveSetting, StartSetting } from '../../case';
 import { brakingKinds, brakingNames, commonPractice, filterNames } from '../../contract';
-import { isHoist, motorsOn, numberOf, percent, type Needs, type Output, type Subject, type Walk } from '../../needs';
+import {
+  isHoist,
+  motorsOn,
+  restartsAlone,
+  numberOf,
+  percent,
+  type Needs,
+  type Output,
+  type Subject,
+  type Walk,
+} from '../../needs';
 import { driveSettings, isVariableTorque, type DriveSettingId } from '../../physics';
 import { lossBraking, usualCarrier } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
@@ -41,6 +51,8 @@ const settings = {
   flux: ['Energy-saving flux', 'with quick loads it stalls'],
   'phase-loss': ['Phase loss', 'the rectifier burns on two lines'],
   sensor: ['Winding sensor', 'a motor with little air burns unseen'],
+  'brake-logic': ['Holding brake', 'opened before torque is there, or closed after it is gone, the load drops'],
+  'travel-limits': ['Limits', 'the hook runs into the drum, or more is lifted than it holds'],
 } as const;
 
 /** What a setting is in words, and as a number in the unit of its register. */
@@ -253,7 +265,7 @@ function ofBehaviour({ input }: Walk, { load, speed, onePhase }: Needs): readonl
   const fluid = isFluid(input);
   const hoist = isHoist(input);
   // One decision with Guard's: what may not move by itself rides through nothing and starts by hand.
-  const alone = input.guard?.restart === 'automatic' && !hoist;
+  const alone = restartsAlone(input);
   const held = hoist || input.guard?.undervoltage === 'release';
   const spares = isVariableTorque(load.shape) && speed.variable;
   return [
@@ -280,6 +292,21 @@ function ofBehaviour({ input }: Walk, { load, speed, onePhase }: Needs): readonl
     onePhase
       ? ['phase-loss', 'trip on the motor’s side; at its input as its maker sets it for one phase', 'fed by one phase']
       : ['phase-loss', 'trip', 'in and out'],
+    ...(hoist
+      ? ([
+          [
+            'brake-logic',
+            'opens when current proves the torque of the load; closes at zero speed with torque still on; a fault ' +
+              'of it stops and alarms',
+            'the load never hangs on current alone',
+          ],
+          [
+            'travel-limits',
+            'slow-down and end switches up and down; load limiter blocks lifting, not lowering',
+            'wired to inputs that act without the network',
+          ],
+        ] as const)
+      : []),
     ['sensor', input.guard?.watch?.windingSensor ? 'trip' : '', 'decided at Guard', 'case'],
   ];
 }

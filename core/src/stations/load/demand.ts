@@ -337,6 +337,14 @@ function holdback({ w }: Walk, why: string): void {
   );
 }
 
+/** Whether what is lowered is answered: a brake was named, and a drive takes back what comes. */
+export function isHeld({ load, drive, method, speed }: Walk['input']): boolean {
+  const braked = load?.brake === 'motor' || load?.brake === 'machine';
+  const kind = drive?.braking?.kind ?? 'chopper';
+  const driven = method === 'drive' || (method == null && speed?.need === 'variable');
+  return braked && driven && (kind === 'chopper' || kind === 'regenerative');
+}
+
 function byHoist(walk: Walk, demand: Of<'hoist'>): void {
   const { w } = walk;
   const [m, v, D] = [at('mass', demand.mass), at('speed', demand.speed), at('drumDiameter', demand.drumDiameter)];
@@ -349,7 +357,7 @@ function byHoist(walk: Walk, demand: Of<'hoist'>): void {
   if (down !== undefined)
     w.finding(
       'load.overhauling',
-      'caution',
+      isHeld(walk.input) ? 'note' : 'caution',
       `Lowering, the load drives the motor with up to ${writeQuantity(down, 'W')}: a drive needs a brake ` +
         `resistor or must feed back, and a mechanical brake must hold the ` +
         `load by itself. Lifting people is not answered here.`,

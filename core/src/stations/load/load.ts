@@ -23,7 +23,7 @@ import {
 } from '../../physics';
 import { factsOf, houseRules } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
-import { breakawayGiven, tellDrivenShaft } from './demand';
+import { isHeld, breakawayGiven, tellDrivenShaft } from './demand';
 import { readTrain, tellPull, type Drivetrain } from './drivetrain';
 import { isHoist, type LoadNeeds, type PlateFacts, shapeOf, type Walk } from '../../needs';
 import { tellRunning } from './running';
@@ -64,7 +64,7 @@ export function findLoad(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
   if (isHoist(input) && demand.kind !== 'hoist')
     w.finding(
       'load.overhauling',
-      'caution',
+      isHeld(input) ? 'note' : 'caution',
       'Lowering, the load drives the motor and gives back its power less the losses: on a drive a chopper with a ' +
         'resistor that bears it, or one that feeds back; the brake closes before torque goes and opens after torque ' +
         'is proved; limit switches, a load limiter. Lifting people is not answered here.',
@@ -97,6 +97,7 @@ export function findLoad(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
   return {
     basis: 'load',
     machine: load.machine,
+    hoist: isHoist(input),
     brake: load.brake,
     startKnown: true,
     torque,
@@ -169,6 +170,7 @@ function fromPlate(walk: Walk, plate: PlateFacts): LoadNeeds | undefined {
   return {
     basis: 'plate',
     machine: load?.machine,
+    hoist: isHoist(input),
     brake: load?.brake,
     startKnown:
       machine && (input.motor?.existing === true || load.inertia !== undefined || load.startsPerHour !== undefined),
