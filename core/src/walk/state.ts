@@ -133,7 +133,8 @@ function passes(f: Finding, station: StationName, uses: Uses): boolean {
 function isEmpty({ input, w }: Walk, told: Standing, station: StationName): boolean {
   const key = keyFigures[station];
   // What a drive would be is told, and ticked by nobody, where another method starts the motor.
-  if (station === 'drive' && told.subject?.method != null && told.subject.method !== 'drive') return true;
+  const method = told.subject?.method ?? told.choice?.method;
+  if (station === 'drive' && method !== undefined && method !== 'drive') return true;
   if (station === 'start') return ![...w.figures.keys()].some((id) => /^start\.[\w-]+\.peakCurrent$/.test(id));
   if (key !== undefined) return ![...w.figures.keys()].some((id) => id === key);
   if (station === 'sheet') return told.choice === null;
