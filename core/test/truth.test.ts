@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { z } from 'zod';
 import { caseSchema, readCase, solve, stations, type CaseText, type Result } from '@pilgrim/core';
 import { everyStation } from './randomCases';
@@ -7,6 +7,7 @@ import { everyStation } from './randomCases';
 /** How many cases are tried; PILGRIM_RUNS=2000 tries more, PILGRIM_SEED others. */
 const runs = Number(process.env.PILGRIM_RUNS ?? 150);
 const seed = Number(process.env.PILGRIM_SEED ?? 35);
+vi.setConfig({ testTimeout: 60_000 + runs * 1000 });
 
 const result = (text: CaseText): Result => {
   const read = readCase(text);

@@ -192,7 +192,8 @@ export type Rules = { readonly [I in RuleId]: RuleValue<I> };
 
 /** The rules in force: the case's own where it sets one, else the defaults. */
 export function rulesFor(own: Partial<Rules> | undefined): Rules {
-  return { ...defaults, ...own };
+  // A rule that is there but holds nothing is not set.
+  return { ...defaults, ...Object.fromEntries(Object.entries(own ?? {}).filter(([, v]) => v !== undefined)) };
 }
 
 /** Every rule as Pilgrim takes it unless told otherwise. */

@@ -28,7 +28,7 @@ export const winding = requirement({
       e.condition = true;
       return code.caution;
     }
-    if (output.by === 'case') return output.holds ? code.pass : remedied(e, 'sine-filter');
+    if (output.by === 'case') return output.holds ? code.pass : code.caution;
     if (rule === 'modern' && Number.isNaN(made)) {
       e.condition = true;
       return code.caution;
@@ -52,7 +52,8 @@ export const winding = requirement({
     const facts =
       `Pulses may reach ${writeQuantity(motor.pulseRating / (1 + margin), 'V')}${behind}, ` +
       `the winding bears ${writeQuantity(motor.pulseRating, 'V')}`;
-    if (!output.holds) return `${facts}: take a winding made for drives.`;
+    if (!output.holds)
+      return `${facts}: ${output.filter === 'sine' ? '' : 'a sine filter, or '}a winding made for drives.`;
     if (output.by === 'case') return `${facts}.`;
     if (output.by === 'asked')
       return lineOf(v) >= neverAssumed
@@ -63,7 +64,7 @@ export const winding = requirement({
       ? `${facts} on ${length(output)} of cable or less.`
       : `${facts}; its ${writeQuantity(cable, 'm')} of cable are within ${length(output)}.`;
   },
-  remedied: (v) => `a ${filterNames[outputOf(v).by === 'case' ? 'sine' : outputOf(v).filter]} at the drive`,
+  remedied: (v) => `a ${filterNames[outputOf(v).filter]} at the drive`,
   holdsIf(v) {
     if (v.needs.rules.inverterDuty === 'modern' && v.motor.made === null)
       return {
