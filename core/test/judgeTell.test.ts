@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import {
   genericMotors,
   judge,
@@ -130,6 +130,9 @@ describe('judge equals tell', () => {
     }
   });
 });
+
+// As many cases as are asked, at a second each and more on a busy machine.
+vi.setConfig({ testTimeout: 60_000 + Number(process.env.PILGRIM_RUNS ?? 300) * 1000 });
 
 /** What a station narrates of each requirement whose margin is told: both must agree wherever both speak. */
 type Tells = (r: Result, v: Verdict, needs: Needs) => boolean | undefined;

@@ -6,7 +6,6 @@ import {
   driveOverload,
   inputOf,
   pointOf,
-  filterLossFor,
   presentPoint,
   runUpLoad,
   settledSpeed,
@@ -179,12 +178,12 @@ function assessor(judged: Judged): Assess {
     // What is the same by several methods is judged for the first of them; where it stands, `placesOf` says.
     if (tried || m === 0) judgePart(ofMotor, i, m, tried);
     const line = at.drive ? ofDrive : ofLine;
-    if (tried || at.drive || m === first) {
-      judgePart(line, i, m, tried);
-      line.energy = energyCost(bench, year, i, method, direct);
-    }
+    const counted = tried !== undefined || at.drive || m === first;
+    if (counted) judgePart(line, i, m, tried);
     const own = tried ? ofMethod : closed;
     judgePart(own, i, m, tried);
+    // After the winding was judged: what stands between drive and motor loses too.
+    if (counted) line.energy = energyCost(bench, year, i, at, direct);
     const bad = Math.max(ofMotor.worst, line.worst, own.worst);
     const open = ofMotor.open + line.open + own.open;
     const conditions = ofMotor.conditions + line.conditions + own.conditions;
@@ -283,6 +282,7 @@ const newEntry = (): Entry => ({
   share: 0,
   current: 0,
   margin: 0,
+  filterLoss: 0,
   remedy: undefined,
   condition: false,
 });
@@ -302,6 +302,7 @@ function moveTo(
   e.i = i;
   e.method = method;
   e.drive = method === 'drive';
+  e.filterLoss = 0;
   e.n = settledSpeed(needs, method, direct);
   e.own = supply.voltage[i] ?? 1;
   e.line = needs.supply.voltage ?? e.own;
@@ -369,15 +370,20 @@ function unearned({ needs: { load, speed } }: Bench, { drive, n }: Entry, direct
 }
 
 /** Present value of the energy over the years. */
-function energyCost(bench: Bench, { ratios, annuity }: Year, i: number, method: Method, direct: number): number {
-  const { needs, c } = bench;
+function energyCost(
+  { needs, c }: Bench,
+  { ratios, annuity }: Year,
+  i: number,
+  { method, filterLoss }: Entry,
+  direct: number,
+): number {
   const rated = c.power[i] ?? 0;
   const eta = (needs.rules.efficiencyBasis === 'minimum' ? c.efficiencyMinimum[i] : c.efficiency[i]) ?? 0.9;
   const motor = {
     rated,
     eta,
     constant: c.constantLoss[i] ?? usualConstantLoss,
-    filter: filterLossAt(bench, i, method),
+    filter: filterLoss,
   };
   const n = settledSpeed(needs, method, direct);
   const full = shaftPower(needs.load.torque, needs.load.speed, n, needs.load.shape);
@@ -389,16 +395,6 @@ function energyCost(bench: Bench, { ratios, annuity }: Year, i: number, method: 
       price *
       (method === 'drive' ? inputOf(full, motor, driven, bySpeed, needs.fed) : inputOf(full, motor, present, now));
   return (energy / 1000) * needs.energyPrice * annuity;
-}
-
-/** Share lost between drive and motor i: the filter that `winding` counts. */
-function filterLossAt({ needs, c, build, supply }: Bench, i: number, method: Method): number {
-  if (method !== 'drive') return 0;
-  const voltage = supply.voltage[i] ?? 0;
-  return filterLossFor(needs, needs.supply.voltage ?? voltage, {
-    ...{ power: c.power[i] ?? 0, voltage },
-    ...{ pulseRating: build.pulseRating[i] ?? 0, inverterDuty: build.inverterDuty[i] === 1 },
-  });
 }
 
 /** Puts every motor of the own shelf before every one that must be ordered. */

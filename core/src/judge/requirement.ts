@@ -49,6 +49,8 @@ export interface Entry {
   current: number;
   /** Left by the requirement judged last: how much is left over, as a share. */
   margin: number;
+  /** Share that what stands between its drive and it loses; 0 before its winding was judged. */
+  filterLoss: number;
   /** Left by it where it is not `pass` by itself: what would make it pass. */
   remedy: RemedyKind | undefined;
   /** True where it passes if an input that nobody gave keeps a limit. */

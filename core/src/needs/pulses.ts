@@ -187,13 +187,15 @@ export function outputFor(needs: Pulsing, line: number, of: Wound): Output {
  * Share of what passes that is lost in what stands between a drive and its motor. A house rule that takes windings as
  * they are counts only what the case fits.
  */
-export function filterLossFor(needs: Pulsing, line: number, of: Wound): number {
-  const typed = needs.drive?.filter ?? 'none';
-  return filterLoss[needs.rules.inverterDuty === 'judged' ? outputFor(needs, line, of).filter : typed];
-}
+export const filterLossOf = ({ drive, rules }: Pulsing, { filter }: Pick<Output, 'filter'>): number =>
+  filterLoss[rules.inverterDuty === 'judged' ? filter : (drive?.filter ?? 'none')];
+
+/** The same at a line of so many V. */
+export const filterLossFor = (needs: Pulsing, line: number, of: Wound): number =>
+  filterLossOf(needs, outputFor(needs, line, of));
 
 /** The same for a motor of a list. */
-export const filterLossOf = (needs: Pulsing, motor: Motor): number => {
+export const filterLossOfMotor = (needs: Pulsing, motor: Motor): number => {
   const { voltage } = connectionFor(motor, needs.supply.voltage);
   return filterLossFor(needs, needs.supply.voltage ?? voltage, { ...motor, voltage });
 };

@@ -31,7 +31,8 @@ const benches = new WeakMap<Needs, Map<string, Bench | null>>();
 export function benchFor(needs: Needs, motor: Motor, method?: Method): Bench | undefined {
   const known = benches.get(needs) ?? new Map<string, Bench | null>();
   // Straight on the line the cable may be a thicker one, for what it loses at standstill; a drive opens by itself.
-  const own = needs.place.cable !== undefined && (method === 'direct' || method === 'drive') ? method : undefined;
+  const alone = method === 'direct' || (method === 'drive' && needs.practice.disconnection !== undefined);
+  const own = needs.place.cable !== undefined && alone ? method : undefined;
   const key = `${startKey(motor)} ${own ?? ''}`;
   benches.set(needs, known);
   const there = known.get(key);

@@ -5,7 +5,7 @@ import { noLoadShare } from '../nameplate';
 import {
   bySpeed,
   connectionFor,
-  filterLossOf,
+  filterLossOfMotor,
   pointOf,
   settledSpeed,
   starterThere,
@@ -282,7 +282,7 @@ function runnerOf(needs: Needs, motor: Motor, method: Method, way: FlowWay, { be
     rated: motor.power,
     eta: needs.rules.efficiencyBasis === 'minimum' ? motor.efficiencyMinimum : motor.efficiency,
     constant: motor.constantLoss ?? usualConstantLoss,
-    ...(method === 'drive' && { filter: filterLossOf(needs, motor) }),
+    ...(method === 'drive' && { filter: filterLossOfMotor(needs, motor) }),
     way,
     billed: way.kind === after.way.kind ? after.billed : before.billed,
     wire: after.wire && {

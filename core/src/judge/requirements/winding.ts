@@ -1,4 +1,4 @@
-import { connectionFor, outputFor, type Output } from '../../needs';
+import { connectionFor, filterLossOf, outputFor, type Output } from '../../needs';
 import { filterRemedy, modernSince, neverAssumed, usualDriveCable } from '../../practice';
 import { filterNames } from '../../contract';
 import { writeQuantity } from '../../quantity';
@@ -20,6 +20,7 @@ export const winding = requirement({
     wound.inverterDuty = build.inverterDuty[e.i] === 1;
     const output = outputFor(needs, e.line, wound);
     e.margin = wound.pulseRating / output.crest - 1;
+    e.filterLoss = filterLossOf(needs, output);
     const { inverterDuty: rule } = needs.rules;
     if (rule === 'plate') return passIf(wound.inverterDuty);
     const made = build.made[e.i] ?? NaN;
