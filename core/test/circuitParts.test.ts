@@ -187,6 +187,9 @@ describe('parts, settings and what else watches', () => {
       kinds(european({}, { ...lifting, method: 'drive', drive: { braking: { kind: 'regenerative' } } })),
     ).not.toContain('resistor');
     expect(kinds(european({}, { method: 'drive' }))).not.toContain('brake');
+    const bypassed = (over: Partial<CaseText>) =>
+      finding(european({}, { ...over, method: 'drive', drive: { bypass: true } }), 'drive.bypass')?.level;
+    expect([bypassed(lifting), bypassed({})]).toEqual(['caution', 'note']);
   });
   it('a fuse says which: aM and gG', () => {
     const link = (device: Guard['device']) => {

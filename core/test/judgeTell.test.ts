@@ -149,7 +149,7 @@ const tells: Readonly<Record<string, Tells>> = {
     return v.outcome === 'pass' ? !r.findings.some((f) => f.id === 'guard.drop') : drop > most / 100 - 1e-3;
   },
   loading: (r, v) => near(value(r, 'choice.loading'), Number(/Loaded to ([\d.]+) %/.exec(v.text)?.[1]) / 100),
-  noise: (r, v) => passes(v) === !(Number(/^(\d+) dB/.exec(v.text)?.[1]) > Number(/; (\d+) dB/.exec(v.text)?.[1])),
+  noise: (_, v) => passes(v) === !(Number(/^(\d+) dB/.exec(v.text)?.[1]) > Number(/; (\d+) dB/.exec(v.text)?.[1])),
   'peak-torque': (r, _, { load }) => near(value(r, 'load.peakTorque'), load.torque * load.peak, 1e-3),
   power: (r, v, { load, place }) => {
     if (r.choice?.method === 'drive' || v.margin === null) return undefined;
@@ -163,9 +163,9 @@ const tells: Readonly<Record<string, Tells>> = {
     const up = run.margin > 0 && run.ending === 'running';
     return v.outcome === 'pass' ? up : v.outcome === 'fail' ? !up : true;
   },
-  source: (r, v) => (v.margin === null ? undefined : v.margin < 0 ? v.outcome === 'fail' : v.outcome !== 'fail'),
+  source: (_, v) => (v.margin === null ? undefined : v.margin < 0 ? v.outcome === 'fail' : v.outcome !== 'fail'),
   speed: (r, v) => near(Number(/([\d.]+) r\/min/.exec(v.text)?.[1]), value(r, 'point.motorSpeed'), 0.006),
-  'start-time': (r, v) => (v.margin === null ? undefined : v.margin < 0 ? v.outcome !== 'pass' : true),
+  'start-time': (_, v) => (v.margin === null ? undefined : v.margin < 0 ? v.outcome !== 'pass' : true),
   'start-heat': (r, v) => near(v.margin ?? undefined, 1 - (started(r)?.thermalUse ?? NaN)),
   starts: (r, v, { start }) => {
     const borne = value(r, 'start.startsPerHour');

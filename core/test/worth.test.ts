@@ -182,8 +182,8 @@ describe('what is there today', () => {
     expect(driven.keep?.energy).toBeLessThan((valve.keep?.energy ?? 0) * 0.9);
     expect(valve.kinds).toContain('drive');
     expect(driven.kinds).not.toContain('drive');
-    expect(driven.r.figures['cost.oldRatio']?.assumed.map((a) => a.field)).not.toContain('starter');
-    expect(valve.r.figures['cost.oldRatio']?.assumed.map((a) => a.field)).toContain('starter');
+    const told = (r: Result) => r.facts.find((x) => x.id === 'cost.starter')?.text;
+    expect([told(driven.r), told(valve.r)]).toEqual(['drive', 'direct on line: assumed, nobody said']);
   });
   it('what stands there runs: it never fails, whatever it would be called if it were chosen', () => {
     const small = { ...plate, power: '11 kW', current: '21 A' };

@@ -193,7 +193,7 @@ export const findingLevels = {
   'drive.on-generator': ['note'],
   'drive.charging': ['caution'],
   'drive.high': ['caution'],
-  'drive.bypass': ['note'],
+  'drive.bypass': ['note', 'caution'],
   'drive.motors': ['caution'],
   'drive.safe-torque-off': ['note'],
   'cost.no-saving': ['caution'],

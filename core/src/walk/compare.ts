@@ -117,8 +117,7 @@ function tellOtherWay({ w }: Walk, subject: Subject, options: readonly CostOptio
     'note',
     `${best.name} (${best.motor}, ${methodNames[best.method].toLowerCase()}) costs ${less} less over ` +
       `${worth.years} years ` +
-      `than what stands chosen: ${best.outcome === 'pass' ? 'it meets what is asked too.' : best.text} ` +
-      'The choice goes by requirements first, then by cost; pin the other, where its cautions may stand.',
+      `than what stands chosen: ${best.outcome === 'pass' ? 'it meets what is asked too.' : best.text}`,
     { fields: ['motor', 'method'], figures: ['cost.netPresentValue'] },
   );
 }

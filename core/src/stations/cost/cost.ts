@@ -1,6 +1,6 @@
 import { starterPriceIndex } from '../../catalogue';
 import type { CostView, Curves, ProfilePoint, Verdict } from '../../case';
-import { definition, type Assumed, type Method } from '../../contract';
+import { definition, methodNames, type Assumed, type Method } from '../../contract';
 import { noLoadShare } from '../../nameplate';
 import { assumed, field, prescribed, type Given, isUpTo } from '../../law';
 import {
@@ -91,6 +91,7 @@ export function tellCost(
   const present = needs.speed.flow.present;
   const way = method === 'drive' ? bySpeed : present;
   const presentWay = starterThere(input) === 'drive' ? bySpeed : present;
+  tellStarter(walk, plate);
   const poles = subject.motor?.poles ?? plate.poles ?? 4;
   const cable = subject.motor && needs.start.cableOf(subject.motor, method ?? 'direct');
   const wired = (current: number | undefined, poles: number): Wire | undefined =>
@@ -252,20 +253,20 @@ const isCompared = (needs: Needs, subject: Subject, plate: PlateFacts): boolean 
 
 /** The present way of control, where nobody said it. */
 function unsaidOld({ input }: Walk): Assumed[] {
-  const there = starterThere(input);
-  const starter: Assumed[] =
-    input.starter === undefined
-      ? [
-          {
-            field: 'starter',
-            value: there,
-            why: input.history?.method === undefined ? 'not said: straight on the line' : 'as it was when it failed',
-          },
-        ]
-      : [];
-  if (input.speed?.control !== undefined || there === 'drive') return starter;
-  return [...starter, { field: 'speed.control', value: 'none', why: 'not said: full input at every flow' }];
+  if (input.speed?.control !== undefined || starterThere(input) === 'drive') return [];
+  return [{ field: 'speed.control', value: 'none', why: 'not said: full input at every flow' }];
 }
+
+/** What starts the motor that is there, against which everything is counted. */
+function tellStarter({ input, w }: Walk, plate: PlateFacts): void {
+  if (plate.power === undefined) return;
+  const said = input.starter !== undefined || input.history?.method !== undefined;
+  const name = methodNames[starterThere(input)].toLowerCase();
+  w.fact('cost.starter', 'Started or fed today', said ? name : `${name}: assumed, nobody said`, asNow, {
+    fields: ['starter'],
+  });
+}
+const asNow = definition('What is there', 'the base of every comparison');
 
 /** Share lost between drive and motor: by what was decided there. */
 function filterLossAt({ w }: Walk, needs: Needs, subject: Subject): number {

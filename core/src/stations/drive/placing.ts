@@ -1,7 +1,7 @@
 import { heightOf } from '../../catalogue';
 import { commonPractice, remembered } from '../../contract';
 import { assumed, field, prescribed } from '../../law';
-import { driveHousing, motorsOn, numberOf, percent, type Needs, type Subject, type Walk } from '../../needs';
+import { driveHousing, isHoist, motorsOn, numberOf, percent, type Needs, type Subject, type Walk } from '../../needs';
 import {
   apparentOf,
   chargingCurrent,
@@ -171,8 +171,11 @@ function tellAround(walk: Walk, needs: Needs, subject: Subject, power: number): 
   if (drive?.bypass)
     w.finding(
       'drive.bypass',
-      'note',
-      'A bypass: two contactors that exclude each other, changed over with the motor at rest or its flux gone ' +
+      isHoist(input) ? 'caution' : 'note',
+      (isHoist(input)
+        ? 'A hoist in bypass has no torque proving, no ramp and no hold at low speed: give it none. '
+        : '') +
+        'A bypass: two contactors that exclude each other, changed over with the motor at rest or its flux gone ' +
         '(1 to 2 s); ' +
         'in bypass it starts on the line, and Guard’s device, contactor and overload are its own.',
       { fields: ['drive.bypass'] },

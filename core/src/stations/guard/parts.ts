@@ -199,7 +199,7 @@ export function partsOf(
       ? [
           part('brake', 'holding brake', {
             rating: brakeTorque(walk),
-            range: 'spring-set, opens when torque is proved',
+            range: 'at the motor’s shaft, spring-set; opens when torque is proved',
             below: 'without one the load is held by current alone, and falls when that goes',
           }),
         ]
@@ -214,7 +214,7 @@ const holds = 1.6;
 
 function brakeTorque({ w }: Walk): string {
   const torque = w.value('load.motorTorque');
-  return torque === undefined ? '' : `${writeQuantity(q(holds * torque, 'N.m'), 'N.m')} at the motor at least`;
+  return torque === undefined ? '' : `${writeQuantity(q(holds * torque, 'N.m'), 'N.m')} at least`;
 }
 
 /** A drive, what stands before, beside and behind it, and its bypass. */
@@ -244,7 +244,7 @@ function driveParts(walk: Walk, output: Output | undefined, part: Part): readonl
         ]
           .filter(Boolean)
           .join(', '),
-        below: 'of more ohms the bus trips, of fewer the chopper burns; with a thermal contact that stops the drive',
+        below: 'more ohms trip the bus, fewer burn the chopper; wire its thermal contact',
         figure: 'drive.brakingResistance',
         beside: 'hangs',
       }),

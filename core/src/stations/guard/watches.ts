@@ -1,5 +1,5 @@
 import type { Watched } from '../../case';
-import { commonPractice, watches, type Machine, type Watch } from '../../contract';
+import { watches, type Machine, type Watch } from '../../contract';
 import { isHoist, numberOf, type Subject, type Walk } from '../../needs';
 import { writeQuantity } from '../../quantity';
 
@@ -26,7 +26,6 @@ const reaching = [
 
 /** s that a machine may run on before its guard must be held shut (common practice; ISO 14119 goes by access time). */
 const longCoast = 10;
-const coasting = commonPractice('Machines that run on longer than it takes to open them: guards that lock');
 
 /** How long a motor rests after it tripped, in words: at the starts an hour that its heat bears. */
 function coolingWords(perHour: number | undefined): string {
@@ -79,8 +78,8 @@ export function watchesOf(walk: Walk, subject: Subject): readonly Watched[] {
       'guard.coasting',
       'note',
       `Switched off it runs on for ${writeQuantity(Number(coast.value.toPrecision(2)), 's')}: a guard that stays ` +
-        'locked until it stands, or a brake; and lock-out with a wait for standstill before anybody reaches in.',
-      { fields: ['load.inertia', 'drive.braking.kind'], figures: ['drive.coastTime'], source: coasting },
+        'locked until it stands, or a brake; lock-out and standstill before anybody reaches in.',
+      { fields: ['load.inertia', 'drive.braking.kind'], figures: ['drive.coastTime'] },
     );
   if (input.guard?.watch?.phaseLoss === false)
     w.finding(

@@ -15,9 +15,13 @@
       'far-ends': `M30 ${-row - 20}H50V18`,
       'star-point': 'M50 -17V20M43 20H57',
       hangs: `M45 ${-row}H50V0`,
-      leaves: `M30 ${-spans * row - 20}H50V${row / 2}`,
-      joins: `M50 ${-row / 2}V20H30`,
+      leaves: `M30 ${-spans * row - 20}H${around}V${row / 2}`,
+      joins: `M${around} ${-row / 2}V20H30`,
     }) as const;
+  /** Where a way round a part of the line runs: left of it, for what hangs on a part hangs on its right. */
+  const around = 13;
+  const placeOf = (beside: string | undefined): number =>
+    beside === undefined ? 30 : beside === 'leaves' || beside === 'joins' ? around : 50;
   const dots: Readonly<Record<string, number>> = { 'far-ends': 21, 'star-point': -20 };
   const height = $derived(parts.length * row + 12);
   let drawing: SVGSVGElement | undefined = $state();
@@ -71,7 +75,7 @@
             {#if dots[part.beside] !== undefined}<circle cx="50" cy={dots[part.beside]} r="2.5" />{/if}
           </g>
         {/if}
-        <g transform="translate({part.beside ? 50 : 30}, 0)"><PartSymbol kind={part.kind} {fused} {northAmerican} /></g>
+        <g transform="translate({placeOf(part.beside)}, 0)"><PartSymbol kind={part.kind} {fused} {northAmerican} /></g>
         <text x="64" y="-3" fill="var(--quiet)">{part.name}</text>
         <text
           x="64"
