@@ -468,7 +468,7 @@ describe('own shelf', () => {
   });
   it('is found when pinned; without the shelf the pin is told', () => {
     const pin: CaseText = { ...fan({}), motor: { catalogue: 'shelf-1' } };
-    expect(withShelf(pin).subject?.name).toBe('Spare of the old mill (25 hp 4-pole TEFC)');
+    expect(withShelf(pin).subject?.name).toBe('25 hp 4-pole TEFC, Spare of the old mill');
     expect(findingIds(solved(pin))).toContain('choice.unknown-motor');
   });
   it('a plate pinned in the case is judged as a motor; one that lacks its current says so', () => {

@@ -166,7 +166,7 @@ const rows: readonly Row[] = [
   ['guard.no-coordination', 'note', ['supply.source'], direct({}, { supply: { voltage: '480 V', frequency: '60 Hz' } }), direct({})],
   ['guard.combination', 'note', ['guard.coordination', 'guard.role'], direct({}), load({}, {})],
   // Drive
-  ['drive.capacitors', 'note', [], driven({}), direct({})],
+  ['drive.capacitors', 'note', ['guard.restart'], driven({}), direct({})],
   ['drive.bearing-current', 'note', ['plate.frame', 'speed.max', 'speed.min'], driven({}), direct({})],
   ['drive.too-large', 'caution', [],
     { ...driven({}), load: { machine: 'centrifugal-fan', demand: { kind: 'power', power: '2000 kW', speed: '1750 rpm' } }, plate: { power: '2600 hp', voltage: '460 V', current: '2900 A', speed: '1785 rpm', frequency: '60 Hz' } },

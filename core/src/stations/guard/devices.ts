@@ -93,7 +93,7 @@ export function tellDevices(walk: Walk, subject: Subject, circuit: Circuit | und
   const each = count > 1 ? `, one of ${count}` : '';
   w.stated('guard.conduitFill', '1', q(fill.value.share, '1'), fill.source, {
     text:
-      `${Math.round(fill.value.share * permittedFill * 100)} % of the ${permittedFill * 100} % permitted, ` +
+      `${Math.round(fill.value.share * permittedFill * 100)} % of ${permittedFill * 100} %, ` +
       `${fill.value.size} ${kind.toUpperCase()}${each}`,
     symbol: 'f_c',
     ...(input.guard?.cable?.conduit === undefined && {

@@ -14,7 +14,7 @@
 <ul class="answers">
   {#each verdicts as v (v.requirement)}
     <li class="flex items-start gap-2 border-b border-rule py-1">
-      <span class="mt-0.5"><Mark state={v.outcome === 'pass' && v.condition ? 'condition' : v.outcome} /></span>
+      <span class="mt-0.5"><Mark state={v.outcome} /></span>
       <span class="w-32 shrink-0 font-medium">{words(v.requirement)}</span>
       <span class="flex-1"
         >{v.text}
