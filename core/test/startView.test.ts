@@ -96,10 +96,11 @@ describe('curves of the start', () => {
       expect(torque.length, method).toBe(speed.length);
       expect(current.length, method).toBe(speed.length);
       expect(speed[0], method).toBe(0);
-      // One step where it is changed over: the same speed twice.
-      const steps = speed.filter((n, i) => n === speed[i - 1]);
-      expect(steps.length, method).toBeLessThanOrEqual(1);
-      for (const [i, n] of speed.entries()) if (i > 0) expect(n, method).toBeGreaterThanOrEqual(speed[i - 1] ?? -1);
+      // Where it is changed over it steps: the same speed twice, once, and nowhere else.
+      const step = speed.findIndex((n, i) => n === speed[i - 1]);
+      if (['direct', 'soft-starter', 'drive'].includes(method)) expect(step, method).toBe(-1);
+      for (const [i, n] of speed.entries())
+        if (i > 0 && i !== step) expect(n, method).toBeGreaterThan(speed[i - 1] ?? -1);
       if (method !== 'drive') expect(torque.at(-1), method).toBeLessThan(Math.max(...torque) / 3);
     }
     const drive = methods.find((m) => m.method === 'drive');

@@ -3,7 +3,7 @@ import { methodOfFigure } from '../contract/figures';
 import { methodNames } from '../contract/methods';
 import { stations, type StationName } from '../contract/stations';
 import type { Choice, Result } from './result';
-import { homeOf, type Kept } from './kept';
+import { homeOf, wholeFinding, type Kept } from './kept';
 
 /** What one answer says and another does not, and the figures that read differently. */
 export interface Changes {
@@ -63,9 +63,9 @@ export function changesBetween(before: Told, after: Told): Changes {
   return {
     choice: was === is ? null : { before: was ?? null, after: is ?? null },
     figures: figures.toSorted((a, b) => stations.indexOf(a.station) - stations.indexOf(b.station)),
-    gone: before.findings.filter((f) => !newIds.has(f.id)),
-    come: after.findings.filter((f) => !oldIds.has(f.id)),
-    reworded: after.findings.filter((f) => oldIds.has(f.id) && !oldWords.has(f.text)),
+    gone: before.findings.filter((f) => !newIds.has(f.id)).map(wholeFinding),
+    come: after.findings.filter((f) => !oldIds.has(f.id)).map(wholeFinding),
+    reworded: after.findings.filter((f) => oldIds.has(f.id) && !oldWords.has(f.text)).map(wholeFinding),
   };
 }
 

@@ -7,6 +7,7 @@ import {
   stations,
   unitOfFigure,
   type Figure,
+  type Finding,
   type Frozen,
   type StationName,
 } from '../contract';
@@ -32,6 +33,9 @@ const keptSource = sourceSchema.extend({ fromMemory: z.boolean().optional() });
 const keptVerdict = verdictSchema.partial({ waived: true, tight: true, remedy: true, condition: true, figures: true });
 type KeptVerdict = Frozen<z.output<typeof keptVerdict>>;
 
+/** A finding without what most have not: a source, that it is a doubt, was let stand, or offers something to take. */
+const keptFinding = findingSchema.partial({ source: true, doubt: true, suggestions: true, accepted: true });
+
 /**
  * `pilgrim.kept/1`: what a revision keeps of its result, a sixth of it: what was answered and on what it rested. The
  * rest (workings, curves, the fifty) is the same case solved again.
@@ -43,7 +47,7 @@ export const keptSchema = z.strictObject({
   practice: z.string(),
   figures: z.record(z.string(), keptFigure),
   sources: z.array(keptSource),
-  findings: z.array(findingSchema),
+  findings: z.array(keptFinding),
   choice: choiceSchema.nullable(),
   subject: subjectSchema.nullable(),
   /** Of the first choice. */
@@ -113,7 +117,7 @@ export function keep(result: Result): Kept {
     figures: Object.fromEntries(Object.entries(result.figures).map(([id, f]) => [id, lean(id, f)])),
     sources: keys.map((key) => leanSource(sourceSchema.parse(JSON.parse(key)))),
     ...{
-      findings,
+      findings: findings.map(leanFinding),
       choice: chosen,
       subject: result.subject,
       verdicts: (first?.verdicts ?? []).map(leanVerdict),
@@ -129,6 +133,20 @@ const leanVerdict = ({ waived, tight, remedy, condition, figures, ...verdict }: 
   ...(remedy && { remedy }),
   ...(condition && { condition }),
   ...(figures.length > 0 && { figures }),
+});
+
+/** A finding as kept or whole, whole. */
+export const wholeFinding = (finding: Kept['findings'][number]): Finding => ({
+  ...{ source: null, doubt: false, suggestions: [], accepted: null },
+  ...finding,
+});
+
+const leanFinding = ({ source, doubt, suggestions, accepted, ...finding }: Finding): Kept['findings'][number] => ({
+  ...finding,
+  ...(source && { source }),
+  ...(doubt && { doubt }),
+  ...(suggestions.length > 0 && { suggestions }),
+  ...(accepted !== null && { accepted }),
 });
 
 const leanSource = ({ fromMemory, ...source }: Figure['source']): z.output<typeof keptSource> =>
