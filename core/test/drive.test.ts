@@ -564,3 +564,22 @@ describe('a supply of one phase', () => {
     expect(finding(saw(3), 'supply.single-phase')).toBeUndefined();
   });
 });
+
+it('behind a sine filter no cable is charged, whether the case fits it or the choice counts on it', () => {
+  const fan = (filter?: 'dv-dt' | 'sine') =>
+    solved({
+      ...{
+        format: 'pilgrim.case/1',
+        practice: 'north-america',
+        method: 'drive',
+        motor: { catalogue: 'na-tefc-5hp-4p' },
+      },
+      supply: { voltage: '480 V', frequency: '60 Hz' },
+      load: { machine: 'centrifugal-fan', demand: { kind: 'power', power: '3.5 hp', speed: '1750 rpm' } },
+      ...{ speed: { need: 'variable', min: 0.5 }, place: { cable: { length: '400 m' } } },
+      ...(filter && { drive: { filter } }),
+    });
+  expect(fan().drive?.settings.find((s) => s.id === 'filter')?.value).toBe('sine filter');
+  expect(level(fan('dv-dt'), 'drive.charging')).toBe('caution');
+  for (const r of [fan(), fan('sine')]) expect(finding(r, 'drive.charging')).toBeUndefined();
+});

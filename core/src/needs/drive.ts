@@ -58,7 +58,7 @@ export function bothDuties(
 }
 
 /** How many motors hang on the drive. */
-export const motorsOn = (needs: Pick<Needs, 'drive'>): number => needs.drive?.motors ?? 1;
+export const motorsOn = ({ drive }: Pick<Case, 'drive'>): number => drive?.motors ?? 1;
 
 /** Choke of the drive, as a share: as said, by house rule, or what a generic drive for so many W has. */
 export const chokeFor = ({ drive, rules }: Pick<Needs, 'drive' | 'rules'>, power: number): number =>

@@ -109,7 +109,7 @@ export function tellDrive(
   );
   tellMotors(walk, needs, subject);
   const stopping = tellStopping(walk, needs, subject);
-  tellPlacing(walk, needs, subject);
+  tellPlacing(walk, needs, subject, output);
   // What no drive feeds, and nobody asked of one, is spared the simulation of its rectifier.
   const drawn = subject.method === 'drive' || walk.input.drive !== undefined ? tellInput(walk, needs, subject) : null;
   if (power !== undefined)

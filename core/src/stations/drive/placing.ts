@@ -1,7 +1,17 @@
 import { heightOf } from '../../catalogue';
-import { commonPractice, remembered } from '../../contract';
+import { commonPractice, remembered, type OutputFilter } from '../../contract';
 import { assumed, field, prescribed } from '../../law';
-import { driveHousing, isHoist, motorsOn, numberOf, percent, type Needs, type Subject, type Walk } from '../../needs';
+import {
+  driveHousing,
+  isHoist,
+  motorsOn,
+  numberOf,
+  percent,
+  type Needs,
+  type Output,
+  type Subject,
+  type Walk,
+} from '../../needs';
 import {
   apparentOf,
   chargingCurrent,
@@ -34,7 +44,7 @@ const declaredSource = remembered(
 );
 
 /** Heat and air, size against the motor, earthing, height, bearings, bypass and what else stands around it. */
-export function tellPlacing(walk: Walk, needs: Needs, subject: Subject): void {
+export function tellPlacing(walk: Walk, needs: Needs, subject: Subject, output: Output | undefined): void {
   const { input, w } = walk;
   const power = numberOf(w, subject.power);
   const current = numberOf(w, subject.current);
@@ -89,7 +99,7 @@ export function tellPlacing(walk: Walk, needs: Needs, subject: Subject): void {
       { fields: ['drive.motors'], figures: ['drive.ratedCurrent'], source: farOversize.source },
     );
   tellEarthing(walk);
-  tellAround(walk, needs, subject, power);
+  tellAround(walk, needs, { subject, power, output });
 }
 
 function tellEarthing({ input, w }: Walk): void {
@@ -164,7 +174,14 @@ function tellBearings({ input, practice, w }: Walk, needs: Needs, subject: Subje
   );
 }
 
-function tellAround(walk: Walk, needs: Needs, subject: Subject, power: number): void {
+interface Placed {
+  readonly subject: Subject;
+  readonly power: number;
+  /** What was decided between drive and motor. */
+  readonly output: Output | undefined;
+}
+
+function tellAround(walk: Walk, needs: Needs, { subject, power, output }: Placed): void {
   const { input, w } = walk;
   const { drive } = input;
   tellBearings(walk, needs, subject, power);
@@ -205,16 +222,16 @@ function tellAround(walk: Walk, needs: Needs, subject: Subject, power: number): 
     commonPractice('Disconnects between drive and motor'),
     { fields: ['place.cable.length'] },
   );
-  tellCharging(walk, needs);
+  tellCharging(walk, needs, output?.filter ?? walk.input.drive?.filter);
 }
 
 /** Share of a drive's rating beyond which what its cable is charged with counts. */
 const muchCharging = 0.2;
 
-function tellCharging({ input, w }: Walk, needs: Needs): void {
+function tellCharging({ input, w }: Walk, needs: Needs, filter: OutputFilter | undefined): void {
   const cable = input.place?.cable?.length;
   const rated = w.value('drive.ratedCurrent');
-  if (!cable || input.drive?.filter === 'sine') return;
+  if (!cable || filter === 'sine') return;
   const charging = w.figure('drive.chargingCurrent', chargingCurrent, {
     U: field('supply.voltage', input.supply?.voltage?.value, input.supply?.voltage?.text),
     l: field('place.cable.length', cable.value, cable.text),

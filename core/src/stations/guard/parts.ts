@@ -1,7 +1,7 @@
 import { reaches } from '../../law';
 import type { CircuitPart, CombinationTaken, GuardView } from '../../case';
 import { deviceNames, filterNames, type FigureId } from '../../contract';
-import { isHoist, numberOf, type Needs, type Output, type Subject, type Walk } from '../../needs';
+import { isHoist, motorsOn, numberOf, type Needs, type Output, type Subject, type Walk } from '../../needs';
 import { q, writeQuantity } from '../../quantity';
 import type { Circuit } from './cable';
 import type { DeviceTaken } from './chart';
@@ -99,7 +99,7 @@ export function partsOf(
         figure: 'guard.disconnectCurrent',
       }),
     );
-  const several = scheme === 'drive' ? (input.drive?.motors ?? 1) : 1;
+  const several = scheme === 'drive' ? motorsOn(input) : 1;
   if (scheme === 'drive') list.push(...driveParts(walk, output, part));
   else {
     if (device) list.push(devicePart(walk, device, tested, part));
