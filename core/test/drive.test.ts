@@ -556,6 +556,13 @@ describe('a supply of one phase', () => {
     expect(figure(one, 'start.faultCurrent')).toBeCloseTo(5435, 0);
     expect(figure(three, 'start.faultCurrent')).toBeCloseTo(5435 / Math.sqrt(3), 0);
   });
+  it('one phase or three: two are refused at their field', () => {
+    const read = (phases: unknown) =>
+      readCase({ format: 'pilgrim.case/1', practice: 'iec', supply: { voltage: '400 V', phases } });
+    for (const phases of [1, 3]) expect(read(phases).ok).toBe(true);
+    for (const phases of [0, 2, 4, '1'])
+      expect(read(phases)).toMatchObject({ errors: [{ path: 'supply.phases', message: 'must be 1 or 3' }] });
+  });
   it('a method that cannot run on it is a stop, and so is the plate of a single-phase motor', () => {
     const direct = saw(1, { method: 'direct' });
     expect(level(direct, 'supply.single-phase')).toBe('stop');

@@ -29,7 +29,7 @@ function likely(practice: CaseText['practice']): fc.Arbitrary<CaseText> {
   const supply = fc.record({
     voltage: text(one(...volts), 'V'),
     frequency: fc.constant(`${frequency} Hz`),
-    phases: fc.constant(3),
+    phases: fc.constant(3 as const),
     unbalance: some(between(0, 0.03, 3)),
     source: some(
       fc.oneof(

@@ -641,7 +641,7 @@ export const caseSchema = z.strictObject(
       .strictObject({
         voltage: quantity('voltage').optional(),
         frequency: quantity('frequency').optional(),
-        phases: z.int({ error: 'must be 1 or 3' }).min(1).max(3).optional(),
+        phases: z.union([z.literal(1), z.literal(3)], { error: 'must be 1 or 3' }).optional(),
         unbalance: number({ min: 0, max: 0.05 }, 0.01).optional(),
         source: source.optional(),
         /** Fault level of the network at the bank's high side. */

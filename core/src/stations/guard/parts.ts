@@ -253,7 +253,7 @@ function driveParts(walk: Walk, output: Output | undefined, part: Part): readonl
     list.push(
       part('filter', filterNames[output.filter], {
         rating: text('drive.requiredCurrent'),
-        range: `${text('drive.peakJudged')} at the motor`,
+        range: text('drive.peakJudged'),
         below: 'without it the pulses pass what the winding or the drive bears',
         figure: has('drive.peakJudged'),
       }),

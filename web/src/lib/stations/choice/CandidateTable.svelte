@@ -43,7 +43,7 @@
     column('current', 'A', (r) => String(r.current)),
     column('efficiency', 'η %', (r) => (r.efficiency * 100).toFixed(1)),
     column('frame', 'Frame', (r) => r.frame ?? '—'),
-    column('margin', 'Margin', (r) => marginText(r.margin)),
+    column('margin', 'Margin', (r) => (r.outcome === 'pass' && r.margin < 0 ? 'tight' : marginText(r.margin))),
     column('price', 'Price', (r) => r.price.toLocaleString('en')),
     column('lifeCycle', 'Life-cycle', (r) => writeAmount(r.lifeCycle, currency)),
     column('mass', 'kg', (r) => String(r.mass)),
