@@ -138,16 +138,26 @@ describe('what can run tomorrow', () => {
     expect(findingIds(pinned('another'))).toContain('choice.unknown-motor');
   });
   it('a spare kept for another position is an open caution there, and none at its own, by tag or name', () => {
-    const at = (...own: string[]) => {
-      const reading = readCase({ ...fan(17), rules: { ranking: 'shelf' } });
+    const kept = (own: readonly string[], quantity = 1, more: Partial<CaseText> = {}) => {
+      const reading = readCase({ ...fan(17), rules: { ranking: 'shelf' }, ...more });
       if (!reading.ok) expect.fail('not a case');
-      const { motors } = nameplate.shelfMotors([entry({ keptFor: 'KM-7' })], 'north-america');
+      const { motors } = nameplate.shelfMotors([entry({ keptFor: 'KM-7', quantity })], 'north-america');
       const { result, screening } = solveWith(reading.value, nameplate.spareOf(motors, own));
       if (!screening) expect.fail('nothing judged');
       const spare = explainMotor(screening, 'spare')?.verdicts.find((v) => v.requirement === 'spare');
-      return [spare?.outcome, spare?.text ?? '', result.choice?.motor.id];
+      return [spare?.outcome, spare?.text ?? '', result.choice?.motor.id, result.choice?.tomorrow?.motor.id];
     };
-    expect(at('KM-8', 'Mill fan')).toEqual(['caution', expect.stringContaining('Kept as the spare of KM-7'), 'spare']);
+    const at = (...own: string[]) => kept(own).slice(0, 3);
+    // The only one: named as what can run tomorrow, with what it leaves bare, and taken by a person alone.
+    expect(kept(['KM-8', 'Mill fan'])).toEqual([
+      'caution',
+      expect.stringMatching(/^Kept as the spare of KM-7: .*has none .*only a person takes it/),
+      expect.not.stringMatching(/^spare$/),
+      'spare',
+    ]);
+    expect(kept(['KM-8'], 2)).toEqual(['caution', expect.stringContaining('has 1 left'), 'spare', undefined]);
+    expect(kept(['KM-8'], 1, { motor: { catalogue: 'spare' } })[2]).toBe('spare');
+    expect(kept(['KM-8'], 1, { waived: [{ requirement: 'spare', reason: 'another is on its way' }] })[2]).toBe('spare');
     expect(at('km-7', 'Mill fan')).toEqual([undefined, '', 'spare']);
     expect(at('KM-8', 'KM 7')).toEqual([undefined, '', 'spare']);
   });

@@ -269,7 +269,7 @@ describe('what a drive’s maker declares of its losses, at the eight points of 
     const heat = (r: Result): number => r.figures['drive.heat']?.value ?? NaN;
     const drive = (r: Result): number => r.cost?.account.find((a) => a.kind === 'drive')?.new ?? NaN;
     const [usual, declared] = [told(), told({}, { drive: { losses } })];
-    const rated = heat(usual) / 0.03;
+    const rated = figure(usual, 'choice.ratedPower');
     expect(heat(declared)).toBeCloseTo(0.025 * physics.apparentOf(rated), 6);
     expect(drive(declared)).not.toBeCloseTo(drive(usual), 3);
     const worse = Object.fromEntries(Object.entries(losses).map(([k, v]) => [k, 2 * v]));

@@ -67,6 +67,7 @@ describe('columns of build', () => {
     expect([...c.onShelf]).toEqual([0, 1, 1, 1]);
     expect([...c.inStock]).toEqual([0, 1, 0, 1]);
     expect([...c.kept]).toEqual([0, 0, 0, 1]);
+    expect([...c.reserved]).toEqual([0, 0, 0, 1]);
   });
 
   it('frames tell short shafts, the least sheave and special parts; without a frame there is none', () => {

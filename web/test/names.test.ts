@@ -1,6 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { figureIds } from '@pilgrim/core';
-import { fieldName, figureName, isStation, namedFields, stationIds, stationNames, stationOfField } from '$lib/ui/names';
+import {
+  fieldName,
+  figureName,
+  isStation,
+  markOf,
+  markOfAll,
+  namedFields,
+  stationIds,
+  stationNames,
+  stationOfField,
+} from '$lib/ui/names';
 
 describe('names', () => {
   it('a field leads to the station on whose desk it stands', () => {
@@ -18,6 +28,17 @@ describe('names', () => {
       'place.cable.length': 'place',
     };
     for (const [path, station] of Object.entries(expected)) expect(stationOfField(path)).toBe(station);
+  });
+  it('what passes on a condition is no tick; what does not pass, or is not counted, keeps its own mark', () => {
+    const condition = { field: 'place.cable.length', limit: '15 m', text: 'Holds with 15 m or less.' };
+    const plain = { outcome: 'pass', condition: null, waived: null } as const;
+    expect(markOf(plain)).toBe('pass');
+    expect(markOf({ ...plain, condition })).toBe('condition');
+    expect(markOf({ ...plain, condition, waived: 'nobody asks' })).toBe('pass');
+    expect(markOf({ ...plain, outcome: 'caution', condition })).toBe('caution');
+    expect(markOfAll('pass', [plain, plain])).toBe('pass');
+    expect(markOfAll('pass', [plain, { ...plain, condition }])).toBe('condition');
+    expect(markOfAll('fail', [plain, { ...plain, condition }])).toBe('fail');
   });
   it('every figure reads as words', () => {
     for (const id of figureIds) expect(figureName(id)).toMatch(/^[A-Z][^.]*$/);

@@ -302,7 +302,8 @@ export type GuardCurves = Frozen<z.output<typeof guardCurves>>;
 /** What is said of two curves that cross, or do not; `at`: where, A and s. */
 const crossing = z.strictObject({
   id: z.enum(['outlasts-start', 'trips-before-stall', 'within-contactor', 'rides-first-crest', 'protects-cable']),
-  outcome,
+  /** A condition holds as far as its text says, and is answered by its field. */
+  outcome: z.enum(['pass', 'caution', 'fail', 'condition']),
   text: z.string(),
   at: pair.nullable(),
   figures: z.array(z.string()),
@@ -529,6 +530,8 @@ const costOption = z.strictObject({
   lifeCycle: z.number(),
   /** Years; null where it never is, or nothing is spent. */
   payback: z.number().nullable(),
+  /** Between which a quote may lie, where no more than an index stands for the cost, and the years with it. */
+  band: z.strictObject({ cost: pair, payback: pair.nullable() }).nullable(),
 });
 export type CostOption = Frozen<z.output<typeof costOption>>;
 

@@ -540,6 +540,8 @@ const guard = z.strictObject({
   maxDrop: number({ above: 0, max: 0.5 }, 0.03).optional(),
   /** Short-circuit rating of the panel. */
   assemblyRating: quantity('current').optional(),
+  /** Of the branch device at the starter's fault current, as its maker says. */
+  letThrough: quantity('letThrough').optional(),
   /** Where a capacitor sits that serves this motor, and how large it is. */
   capacitor: oneOf(capacitorPlaces).optional(),
   capacitorPower: quantity('reactivePower').optional(),

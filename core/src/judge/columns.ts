@@ -35,6 +35,8 @@ export interface BuildColumns {
   readonly inStock: Uint8Array;
   /** A spare of another position. */
   readonly kept: Uint8Array;
+  /** The only one of them there is: nobody but a person takes it. */
+  readonly reserved: Uint8Array;
   /** 1 for the motor that is there already. */
   readonly there: Uint8Array;
   readonly enclosures: readonly string[];
@@ -101,6 +103,7 @@ const keptBuild = kept((practice, motors): BuildColumns => ({
   onShelf: flags(motors, (m) => m.stock !== undefined),
   inStock: flags(motors, (m) => (m.stock?.quantity ?? 0) > 0),
   kept: flags(motors, (m) => (m.stock?.keptFor ?? '') !== ''),
+  reserved: flags(motors, (m) => (m.stock?.keptFor ?? '') !== '' && (m.stock?.quantity ?? 0) <= 1),
   there: Uint8Array.from(motors, (m) => Number(m.id === existingMotor)),
   enclosures: motors.map((m) => m.enclosure),
   enclosureUnsaid: Uint8Array.from(motors, (m) => Number(m.enclosureUnsaid === true)),

@@ -130,6 +130,7 @@ function assessor(judged: Judged): Assess {
   const at = newEntry();
   const { remedyPrices } = bench.build;
   const K = remedyKinds.length;
+  const asksPerson = !bench.pinned && !needs.waived.has('spare');
   /** One requirement of the entry stood at, by closed form or by its run, into the columns. */
   const judgeOne = ({ of, judge }: Asked, index: number, tried: Tried | undefined): void => {
     at.remedy = undefined;
@@ -202,11 +203,15 @@ function assessor(judged: Judged): Assess {
       bad === code.fail
         ? shortfall
         : rankValue(bench, i, cost + unearned(bench, at, direct, line.energy), price, powerMargin) +
-          weightOf(needs, price, open);
+          weightOf(needs, price, open) +
+          (bench.build.reserved[i] && asksPerson ? reserved : 0);
   };
   assessors.set(judged, assess);
   return assess;
 }
+
+/** More than any cost, and than what must be ordered: what another position relies on comes after all else. */
+const reserved = 2e15;
 
 /** More than any efficiency or margin of power. */
 const beyondAny = 1e6;

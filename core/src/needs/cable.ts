@@ -5,7 +5,9 @@ import type { Method, Prescribed, ProtectiveDevice, Source } from '../contract';
 import {
   ampacityOf,
   deviceBand,
+  cableWithstand,
   earthFaultAtEnd,
+  faultAtEnd,
   leastConductors,
   relayBand,
   secondFaultAtEnd,
@@ -20,6 +22,7 @@ import {
   type TripClass,
 } from '../practice';
 import { q } from '../quantity';
+import { faultBorne, faulted, type Opening } from './fault';
 import type { Subject } from './subject';
 import type { CableImpedance, Walk } from './walk';
 
@@ -120,8 +123,17 @@ export interface CableWay {
   readonly maxDrop: number;
   /** Current of a start straight on the line, and what may be lost of the voltage then. */
   readonly start: { readonly current: number; readonly maxDrop: number } | undefined;
-  /** What an earth fault at its end asks; undefined where no time is prescribed, or the source is not known. */
+  /** What an earth fault at its end asks; undefined where no time is prescribed. */
   readonly earth: EarthLoop | undefined;
+  /** What a short circuit on it meets; undefined behind a drive. */
+  readonly fault: FaultLoop | undefined;
+}
+
+/** The Ω of a source, 0 of one that is stiff or not described, and what opens a fault behind it. */
+interface FaultLoop {
+  readonly impedance: number;
+  readonly device: Opening;
+  readonly letThrough: number | undefined;
 }
 
 /** An earth fault at the end of a circuit: A that its device asks, s within which it must be off. */
@@ -145,13 +157,6 @@ export const nextRating = (practice: Practice, kind: ProtectiveDevice, amperes: 
 export const isUnearthed = ({ supply }: Pick<Case, 'supply'>): boolean =>
   supply?.earthing === 'isolated' || supply?.earthing === 'high-resistance';
 
-/** What of a device decides when it opens: its rating or magnetic setting, and its overload's class and dial, A. */
-export interface Opening {
-  readonly kind: ProtectiveDevice;
-  readonly rating: number;
-  readonly relay: { readonly class: TripClass; readonly dial: number } | undefined;
-}
-
 /** What an earth fault must drive for a device to be off in time; undefined where no time is prescribed. */
 export function disconnectionOf(
   practice: Practice,
@@ -171,23 +176,41 @@ export function disconnectionOf(
   return { asked, within: time.value, source: time.source };
 }
 
-/** The device that a motor of so many A would have, where a time of disconnection is prescribed. */
-function openingOf({ input, practice }: Asking, current: number): Opening | undefined {
+/** By what a circuit's device is counted: A, and whether its motor draws more in its first crest. */
+interface Counted {
+  readonly current: number;
+  readonly efficientB: boolean;
+}
+
+/** Design B of an efficient class: what it draws in the first crest made the code raise its magnetic settings. */
+export function isEfficientB({ input, practice }: Asking, subject: Pick<Subject, 'kind' | 'motor'>): boolean {
+  const named = subject.motor?.efficiencyClass ?? input.plate?.efficiencyClass;
+  return designOf(input, subject) === 'B' && named !== undefined && practice.readEfficiencyClass(named) !== undefined;
+}
+
+/** The device that a motor of so many A would have. */
+function openingOf({ input, practice }: Asking, current: number, counted: Counted): Opening | undefined {
   const kind = input.guard?.device ?? practice.usualDevice;
-  const rule = practice.devices(current, { efficientB: false }).find((r) => r.kind === kind);
-  const rating = rule && (rule.setting ? current * rule.share : nextRating(practice, kind, current * rule.share));
+  const rule = practice.devices(counted.current, counted).find((r) => r.kind === kind);
+  const asked = rule && counted.current * rule.share;
+  const rating = asked && (rule.setting ? asked : nextRating(practice, kind, asked));
   if (rating === undefined) return undefined;
   const typed = input.guard?.relay?.class;
   return { kind, rating, relay: { class: typed === undefined ? '10' : (`${typed}` as TripClass), dial: current } };
 }
 
-function earthLoop(walk: Sourced, line: number, current: number): EarthLoop | undefined {
+function faultLoop(walk: Sourced, current: number, counted: Counted): FaultLoop | undefined {
+  const device = openingOf(walk, current, counted);
+  // A source that nobody described is taken as stiff: what it does not open in time behind one, it opens nowhere.
+  const impedance = walk.w?.value('start.sourceImpedance') ?? 0;
+  return device && { impedance, device, letThrough: walk.input.guard?.letThrough?.value };
+}
+
+function earthLoop(walk: Sourced, line: number, current: number, by: FaultLoop | undefined): EarthLoop | undefined {
   const { input, practice } = walk;
-  const impedance = walk.w?.value('start.sourceImpedance');
-  if (!practice.disconnection || impedance === undefined || input.supply?.earthing === 'corner') return undefined;
-  const device = openingOf(walk, current);
-  const off = device && disconnectionOf(practice, line, input.guard?.relay?.dial?.value ?? current, device);
-  return off && { impedance, asked: off.asked, second: isUnearthed(input) };
+  if (!by || !practice.disconnection || input.supply?.earthing === 'corner') return undefined;
+  const off = disconnectionOf(practice, line, input.guard?.relay?.dial?.value ?? current, by.device);
+  return off && { impedance: by.impedance, asked: off.asked, second: isUnearthed(input) };
 }
 
 /** Of 5 % in all from the bus, 3 % are the branch circuit's (common practice; NFPA 70, 210.19 informational note). */
@@ -199,18 +222,23 @@ export const standstillCosine = 0.3;
 export function cableWay(
   walk: Sourced,
   on: { readonly power: number; readonly voltage: number; readonly current: number; readonly efficiency: number },
+  motor: Pick<Subject, 'kind' | 'motor'>,
   starts: number | undefined,
   byDrive = false,
 ): CableWay | undefined {
   const { input, rules } = walk;
   const [length, line] = [input.place?.cable?.length?.value, input.supply?.voltage?.value];
   if (length === undefined || length <= 0 || line === undefined) return undefined;
+  const table = walk.practice.tableCurrent(on.power, on.voltage, on.current, line);
+  const counted = { current: table?.value ?? on.current, efficientB: isEfficientB(walk, motor) };
+  const fault = byDrive ? undefined : faultLoop(walk, on.current, counted);
   return {
     ...{ line, length, current: on.current },
     cosine: Math.min(0.98, on.power / (Math.sqrt(3) * on.voltage * on.current * on.efficiency)),
     maxDrop: input.guard?.maxDrop ?? usualDrop,
     start: starts === undefined ? undefined : { current: starts, maxDrop: rules.maxStartDrop },
-    earth: byDrive ? undefined : earthLoop(walk, line, on.current),
+    earth: earthLoop(walk, line, on.current, fault),
+    fault,
   };
 }
 
@@ -253,6 +281,19 @@ function opens(
   return flows >= earth.asked;
 }
 
+/** Whether so many of a size bear every short circuit on them; what only a maker knows is a condition, and no size. */
+function withstands({ fault, length, line }: CableWay, laid: Laid, size: LaidSize, n: number): boolean {
+  // Behind a stiff source no fault current is known.
+  if (!fault || fault.impedance <= 0) return true;
+  const { impedance, device, letThrough } = fault;
+  const at = faultAtEnd.of({
+    ...{ U: q(line, 'V'), Z_s: q(impedance, 'ohm') },
+    ...{ R: q((size.resistance * length) / n, 'ohm'), X: q((size.reactance * length) / n, 'ohm') },
+  });
+  const bears = cableWithstand.of({ k: q(laid.k.value, '1'), S: q(size.area * n, 'mm2') });
+  return faultBorne(faulted(device, at, line / (Math.sqrt(3) * impedance), letThrough), bears).bears !== 'no';
+}
+
 /** A case's cable as its tables see it, the least that does, and the one taken: the size that is there, else that. */
 export interface CableTaken {
   readonly laid: Laid;
@@ -260,7 +301,7 @@ export interface CableTaken {
   /** The least by ampacity alone. */
   readonly carries: Conductors | undefined;
   /** What decided the least size. */
-  readonly decides: 'ampacity' | 'running-drop' | 'starting-drop' | 'disconnection';
+  readonly decides: 'ampacity' | 'running-drop' | 'starting-drop' | 'disconnection' | 'fault';
   readonly typed: boolean;
   readonly conductors: Conductors | undefined;
 }
@@ -284,16 +325,18 @@ export function cableFor(
   const both =
     way && leastConductors(laid, needed, given?.parallel, (size, n) => runs(way, size, n) && starts(way, size, n));
   const held = both ?? running ?? carries;
-  const off =
-    way?.earth &&
-    leastConductors(
+  /** No less than what was found, and this besides; what no size does asks another device, not all the copper there is. */
+  const more = (of: Conductors | undefined, does: (size: LaidSize, n: number) => boolean): Conductors | undefined =>
+    of &&
+    (leastConductors(
       laid,
       needed,
       given?.parallel,
-      (size, n) => n >= (held?.count ?? 1) && size.area >= (held?.size.area ?? 0) && opens(walk, way, size, n),
-    );
-  // What no size opens in time asks another device, not all the copper there is.
-  const least = off ?? held;
+      (size, n) => n >= of.count && size.area >= of.size.area && does(size, n),
+    ) ??
+      of);
+  const off = way?.earth ? more(held, (size, n) => opens(walk, way, size, n)) : held;
+  const least = way?.fault ? more(off, (size, n) => withstands(way, laid, size, n)) : off;
   const same = (a: Conductors | undefined, b: Conductors | undefined): boolean =>
     a?.size.area === b?.size.area && a?.count === b?.count;
   const size = given?.area && typedSize(laid, given.area.area);
@@ -305,7 +348,9 @@ export function cableFor(
       ? 'running-drop'
       : same(least, held)
         ? 'starting-drop'
-        : 'disconnection';
+        : same(least, off)
+          ? 'disconnection'
+          : 'fault';
   return { laid, least, carries, decides, typed: size !== undefined, conductors };
 }
 
@@ -326,13 +371,10 @@ export function cableImpedance(
   const efficiency = walk.rules.efficiencyBasis === 'minimum' ? motor.efficiencyMinimum : motor.efficiency;
   const top = motor.connections.at(-1)?.voltage ?? on.voltage;
   const locked = (motor.lockedRotorCurrent * top) / on.voltage;
-  const way = cableWay(walk, { ...on, efficiency }, method === 'direct' ? locked : undefined, method === 'drive');
-  const cable = cableFor(
-    walk,
-    needed,
-    designOf(walk.input, { kind: walk.input.motor ? 'pinned' : 'choice', motor }),
-    way,
-  );
+  const built = { kind: walk.input.motor ? 'pinned' : 'choice', motor } as const;
+  const starts = method === 'direct' ? locked : undefined;
+  const way = cableWay(walk, { ...on, efficiency }, built, starts, method === 'drive');
+  const cable = cableFor(walk, needed, designOf(walk.input, built), way);
   if ('because' in cable || !cable.conductors) return undefined;
   const { size, count } = cable.conductors;
   return {

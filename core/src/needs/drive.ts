@@ -1,6 +1,6 @@
 import { isUpTo, reaches } from '../law';
 import type { Case } from '../case';
-import { commonPractice, comparedMethods, type DriveDuty, type Method } from '../contract';
+import { commonPractice, comparedMethods, type BrakingKind, type DriveDuty, type Method } from '../contract';
 import { leastDriveRating } from '../physics';
 import {
   dutyOverload,
@@ -16,6 +16,10 @@ import {
 import { q } from '../quantity';
 import { driveOverload, isHeavyDuty, overloadOfClass } from './candidate';
 import type { Needs } from './walk';
+
+/** How a drive stops its machine: as asked, else a hoist by a chopper and all else by its ramp. */
+export const brakingKindOf = (drive: Case['drive'], hoist: boolean): BrakingKind =>
+  drive?.braking?.kind ?? (hoist ? 'chopper' : 'ramp');
 
 /**
  * Continuous output current in A that a motor of this current (A) and rated torque (N·m) asks of a drive under these

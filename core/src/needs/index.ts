@@ -3,6 +3,7 @@ export * from './cable';
 export * from './candidate';
 export * from './circuit';
 export * from './drive';
+export * from './fault';
 export * from './flow';
 export * from './left';
 export * from './machines';

@@ -5,6 +5,7 @@ import { doubledPulse, pulsePeak, terminalPulse, type PulseFilter } from '../phy
 import {
   cableWave,
   coreDamping,
+  driveClass,
   filterCoils,
   filterLoss,
   neverAssumed,
@@ -14,6 +15,7 @@ import {
 } from '../practice';
 import { q } from '../quantity';
 import { connectionFor } from './candidate';
+import { brakingKindOf } from './drive';
 import type { Needs } from './walk';
 
 /** Crest in V of the drive's pulses fully reflected at the motor's end of the cable, on a line of so many V. */
@@ -137,20 +139,38 @@ export interface Output {
   readonly edge: number;
 }
 
-type Pulsing = Pick<Needs, 'rules' | 'drive' | 'place' | 'supply' | 'lessons'>;
+type Pulsing = Pick<Needs, 'rules' | 'drive' | 'place' | 'supply' | 'lessons'> & {
+  readonly load: Pick<Needs['load'], 'hoist'>;
+};
+
+/** What stands between a drive and its motor: as decided, and as typed where nothing can be decided yet. */
+export const filterOf = (
+  { drive }: Partial<Pick<Needs, 'drive'>>,
+  output: Pick<Output, 'filter'> | undefined,
+): OutputFilter => output?.filter ?? drive?.filter ?? 'none';
 
 /**
  * Line voltage in V by which pulses are judged: a tenth over the motor's own, as a supply may be; a rating of winding
- * made for drives has that tenth in it already (3.1 × rated; impulse category C).
+ * made for drives has that tenth in it already (3.1 × rated; impulse category C). Where a chopper brakes as a rule the
+ * pulses are those of its bus.
  */
-export const judgedLine = (line: number, { voltage, inverterDuty }: Pick<Wound, 'voltage' | 'inverterDuty'>): number =>
-  inverterDuty ? line : Math.max(line, 1.1 * voltage);
+export const judgedLine = (
+  needs: Pulsing,
+  line: number,
+  { voltage, inverterDuty }: Pick<Wound, 'voltage' | 'inverterDuty'>,
+): number => Math.max(inverterDuty ? line : Math.max(line, 1.1 * voltage), (brakedBus(needs, line) ?? 0) / Math.SQRT2);
+
+/** V of the bus while a chopper brakes as a rule; undefined where none does, or a house rule judges at the line. */
+export const brakedBus = ({ rules, drive, load }: Pulsing, line: number): number | undefined =>
+  rules.brakedPulses === 'chopper' && brakingKindOf(drive, load.hoist) === 'chopper'
+    ? driveClass(line)?.chopper
+    : undefined;
 
 /** Decides what stands between a drive on a line of so many V and its motor; the first that the winding bears. */
 export function outputFor(needs: Pulsing, line: number, of: Wound): Output {
   const { rules, drive, place, lessons } = needs;
   const { power, pulseRating, inverterDuty } = of;
-  const judged = judgedLine(line, of);
+  const judged = judgedLine(needs, line, of);
   const typed = drive?.filter ?? 'none';
   const cable = place.cable;
   const crestBehind = (filter: OutputFilter): number => crestKept(needs, judged, power, filter);

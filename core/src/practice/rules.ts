@@ -52,6 +52,13 @@ export const houseRules = {
     ['avoid', 'accept'],
     'A dV/dt filter is proposed first; a reactor can make reflections worse.',
   ),
+  brakedPulses: rule<'chopper' | 'line'>(
+    'Pulses where a chopper brakes',
+    'chopper',
+    ['chopper', 'line'],
+    'While it brakes the bus stands at the chopper’s voltage, and every pulse with it: a hoist lowers in each cycle. ' +
+      'Other plants judge at the line where a chopper works for seconds in a day.',
+  ),
   inputReactor: rule<'as asked' | 'every drive'>(
     'Input reactor',
     'as asked',

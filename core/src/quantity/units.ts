@@ -269,6 +269,14 @@ export const dimensions = {
     us: 'dB',
     units: [u(1, 'dB', 'dB(A)', 'dBA')],
   },
+  letThrough: {
+    label: 'let-through',
+    base: 'A2.s',
+    examples: ['45000 A²s', '120000 A2s', '1300000 A²·s'],
+    si: 'A²·s',
+    us: 'A²·s',
+    units: [u(1, 'A²·s', 'A²s', 'A2s', 'A2.s')],
+  },
   resistance: {
     label: 'resistance',
     base: 'ohm',
@@ -295,7 +303,6 @@ const plainUnits = {
   '1/h': 'an hour',
   g: 'g',
   J: 'J',
-  'A2.s': 'A²·s',
   'kVA/hp': 'kVA/hp',
   'kg/kWh': 'kg/kWh',
   '1/kWh': 'per kWh',

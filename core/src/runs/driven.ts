@@ -1,5 +1,5 @@
-import { bearingDrag, driveClass, driveLosses, lossBraking, usualCapacitance } from '../practice';
-import type { DrivenMachine, StartCase } from '../physics';
+import { bearingDrag, driveClass, lossBraking, usualCapacitance } from '../practice';
+import { driveLossAt, type DrivenMachine, type StartCase } from '../physics';
 
 /** A motor of so many W on its bench, behind a drive of `rated` A and its overload, whose load may hang. */
 export function drivenMachine(
@@ -21,6 +21,6 @@ export function drivenMachine(
     chopper: cls.chopper,
     capacitance: usualCapacitance(of.power, line),
     lossBraking: lossBraking.value,
-    idleLoss: driveLosses.idle,
+    idleLoss: driveLossAt(0),
   };
 }

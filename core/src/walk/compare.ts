@@ -23,7 +23,7 @@ import {
   usualConstantLoss,
 } from '../physics';
 import { writeAmount } from '../quantity';
-import { lowSpeedEfficiency, rewinding, twoSpeedPrice, usualLowSpeed } from '../practice';
+import { indexSpread, lowSpeedEfficiency, rewinding, twoSpeedPrice, usualLowSpeed } from '../practice';
 import { yearOf, type CostTold, type Runner } from '../stations';
 import { keptAsIs, option, waysOf, withoutDrive } from './options';
 import { inStar } from './star';
@@ -86,17 +86,22 @@ export function compareWays(
   const options = sums.map(({ way, energy, carbon, demand, bill, spent, lifeCycle }): CostOption => {
     const [more, saved] = [way.cost - base.way.cost, base.bill - bill];
     const { runner: _, life, once = 0, ...said } = way;
+    const back = more > 0 && saved > 0 ? more / saved : null;
     return {
       ...said,
       ...{ energy, carbon, demand, bill, spent, lifeCycle },
       life: Number.isFinite(life) ? life : null,
       netPresentValue: base.lifeCycle - lifeCycle - once,
-      payback: more > 0 && saved > 0 ? more / saved : null,
+      payback: back,
+      band: way.index ? { cost: banded(way.cost), payback: back === null ? null : banded(back) } : null,
     };
   });
   tellOtherWay(walk, subject, options, worth);
   return { account, options, breakEven: breakEvens(walk, needs, told, worth) };
 }
+
+/** What is known by an index alone lies between these. */
+const banded = (x: number): [number, number] => [indexSpread.least * x, indexSpread.most * x];
 
 /** Of two ways within this of each other neither is cheaper: prices here are an index. */
 const asCheap = 0.02;
@@ -110,6 +115,7 @@ function tellOtherWay({ w }: Walk, subject: Subject, options: readonly CostOptio
   const best = open.toSorted((a, b) => b.netPresentValue - a.netPresentValue)[0];
   if (!mine || !best || best === mine || best.netPresentValue <= mine.netPresentValue + asCheap * mine.lifeCycle)
     return;
+  const indexed = mine?.index || best?.index ? ', by the price index' : '';
   const less = writeAmount(Number((best.netPresentValue - mine.netPresentValue).toPrecision(2)), w.currency);
   w.enter('cost');
   w.finding(
@@ -117,7 +123,7 @@ function tellOtherWay({ w }: Walk, subject: Subject, options: readonly CostOptio
     'note',
     `${best.name} (${best.motor}, ${methodNames[best.method].toLowerCase()}) costs ${less} less over ` +
       `${worth.years} years ` +
-      `than what stands chosen: ${best.outcome === 'pass' ? 'it meets what is asked too.' : best.text}`,
+      `than what stands chosen${indexed}: ${best.outcome === 'pass' ? 'it meets what is asked too.' : best.text}`,
     { fields: ['motor', 'method'], figures: ['cost.netPresentValue'] },
   );
 }

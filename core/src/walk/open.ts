@@ -1,4 +1,4 @@
-import type { Candidate, OpenEntry } from '../case';
+import type { Candidate, GuardView, OpenEntry } from '../case';
 import { rotates, type Machine } from '../contract';
 import type { Walk } from '../needs';
 import { usualImpedance } from '../practice';
@@ -32,7 +32,13 @@ export function openOf(
     first,
     drive,
     plateLoad,
-  }: { readonly first: Candidate | undefined; readonly drive: boolean; readonly plateLoad: boolean },
+    guard,
+  }: {
+    readonly first: Candidate | undefined;
+    readonly drive: boolean;
+    readonly plateLoad: boolean;
+    readonly guard: GuardView | null;
+  },
 ): OpenEntry[] {
   const { place, supply, load } = input;
   const machine: Machine | undefined = load?.machine;
@@ -85,10 +91,18 @@ export function openOf(
   if (place?.water === undefined) ask('place.water', 'site', 'What water reaches it decides the enclosure.');
   if (place?.cable?.length === undefined)
     ask('place.cable.length', 'site', 'How long is the motor’s cable? Drop, disconnection and pulses rest on it.');
+  const asked = letThroughAsked(guard);
+  if (asked) ask('guard.letThrough', 'maker', asked.text);
+  if (input.plate?.speed && input.plate.frequency === undefined && supply?.frequency === undefined)
+    ask('plate.frequency', 'site', `At which frequency the plate’s speed holds: ${practice.frequency} Hz is taken.`);
   if (supply?.frequency === undefined && supply !== undefined)
     ask('supply.frequency', 'power', `The supply’s frequency: ${practice.frequency} Hz is taken.`);
   return list.slice(0, most);
 }
+
+/** Where only the device's maker knows whether the cable bears a fault. */
+export const letThroughAsked = (guard: GuardView | null): GuardView['crossings'][number] | undefined =>
+  guard?.crossings.find((c) => c.id === 'protects-cable' && c.outcome === 'condition');
 
 const percentText = (share: number): string => `${(share * 100).toFixed(1)} %`;
 

@@ -177,8 +177,8 @@ export function solveWith(
   const first = found.choice ? found.candidates[0] : undefined;
   const drive = found.subject?.method === 'drive';
   const plateLoad = load?.basis === 'plate';
-  const open = openOf(walk, { first, drive, plateLoad });
-  const standing = { choice: found.choice, subject: found.subject, first, plateLoad, open };
+  const open = openOf(walk, { first, drive, plateLoad, guard: found.guard });
+  const standing = { choice: found.choice, subject: found.subject, first, plateLoad, open, guard: found.guard };
   const states = statesOf(walk, standing);
 
   const has = (id: string): boolean => isFigureId(id) && w.figures.has(id);

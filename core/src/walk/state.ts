@@ -1,4 +1,4 @@
-import type { Candidate, Choice, OpenEntry, StationState } from '../case';
+import type { Candidate, Choice, GuardView, OpenEntry, StationState } from '../case';
 import {
   answeredFindings,
   isFindingId,
@@ -9,7 +9,7 @@ import {
 } from '../contract';
 import { requirementFields } from '../judge';
 import type { Walk } from '../needs';
-import { sheetAsks } from './open';
+import { letThroughAsked, sheetAsks } from './open';
 import { usesOf, type Uses } from './uses';
 
 /** What was chosen and told, as far as a state rests on it. */
@@ -21,6 +21,7 @@ export interface Standing {
   /** Whether the old motor's rating stands for the load. */
   readonly plateLoad: boolean;
   readonly open: readonly OpenEntry[];
+  readonly guard: GuardView | null;
 }
 
 /** A station's state, and the findings and fields that keep it from `enough`. */
@@ -102,6 +103,7 @@ function stateOf(walk: Walk, told: Standing, station: StationName, uses: Uses): 
   ];
   const conditions = [
     ...verdictFields(told, station, 'condition'),
+    ...(station === 'guard' && letThroughAsked(told.guard) ? ['guard.letThrough'] : []),
     ...(told.plateLoad && (station === 'load' || station === 'choice' || station === 'sheet') ? ['load.demand'] : []),
     ...(station === 'sheet' ? sheetAsks(told.open) : []),
   ];

@@ -61,4 +61,7 @@ export const driveEfficiency = law({
   of: ({ x }) => driveShare(x),
 });
 
-export const driveShare = (x: number): number => x / (x + 0.01 + 0.02 * x);
+/** W a drive loses ÷ rated input of its motor, where x of that passes: a third of 3 % is always there. */
+export const driveLossAt = (x: number): number => 0.01 + 0.02 * x;
+
+export const driveShare = (x: number): number => x / (x + driveLossAt(x));

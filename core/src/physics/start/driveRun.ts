@@ -1,5 +1,6 @@
 import { frictionAt, seen, seenFed, seenLength, type Circuit } from '../machine/circuit';
 import { Fed, noPoint, type FedBy } from '../machine/fed';
+import { driveShare } from '../energy/flow';
 import type { Feed } from '../supply/network';
 import { startTorqueAt, type Run, type RunEvent, type StartLoad } from './run';
 import { arrived, columnsOf, longest } from './runup';
@@ -25,7 +26,7 @@ export interface DriveSpec {
  * Share of its power a drive passes on, power factor at its input with a choke, and reactive part of its fundamental:
  * common practice.
  */
-export const driveShareAtLoad = 0.97;
+export const driveShareAtLoad = driveShare(1);
 export const drivePowerFactor = 0.95;
 export const driveReactiveShare = 0.25;
 

@@ -62,8 +62,6 @@ export const filterLoss = { none: 0, reactor: 0.005, 'dv-dt': 0.005, sine: 0.01 
 /** Volts lost in an output filter at rated load, as a share. */
 export const filterDrop = { none: 0, reactor: 0.02, 'dv-dt': 0.01, sine: 0.08 } as const;
 
-/** Share of its rating a drive loses standing by; at full load what its efficiency leaves. */
-export const driveLosses = { idle: 0.006, source: commonPractice('A drive loses about 3 % at full load') };
 /** K by which air through a panel may warm. */
 export const panelRise = 10;
 

@@ -11,6 +11,8 @@ export interface TimeBand {
   readonly quick: TimeCurrent;
   readonly slow: TimeCurrent;
   readonly source: Source;
+  /** A from which it limits the current, so that only its maker knows what it lets through. */
+  readonly limitsFrom?: number;
 }
 
 /** Multiples of its setting below which a relay never trips, and above which it does in the end. */
@@ -138,6 +140,7 @@ const magnetic = (setting: number): TimeBand => ({
   slow: (I) =>
     I < (1 + opening.tolerance) * setting ? Infinity : I < opening.highFrom * setting ? opening.slow : opening.high,
   source: opening.source,
+  limitsFrom: (1 + opening.tolerance) * setting,
 });
 
 /** A thermal-magnetic breaker as such are made: s at 6 × its rating, and multiples of it. */
@@ -147,6 +150,7 @@ const either = (a: TimeBand, b: TimeBand, source: Source): TimeBand => ({
   quick: (I) => Math.min(a.quick(I), b.quick(I)),
   slow: (I) => Math.min(a.slow(I), b.slow(I)),
   source,
+  ...(b.limitsFrom !== undefined && { limitsFrom: b.limitsFrom }),
 });
 
 const gatesOf = (rating: number): TimeBand => {

@@ -7,6 +7,7 @@ import {
   driveInputCurrent,
   singlePhaseInputCurrent,
   driveInputPower,
+  driveEfficiency,
   driveShareAtLoad,
   fedLoss,
   rootSum,
@@ -21,7 +22,6 @@ import {
   capacitanceSource,
   demandLimits,
   demandRow,
-  driveLosses,
   groupOf,
   multiPulse,
   singlePhaseShare,
@@ -109,7 +109,7 @@ export function tellInput(
       q(eta, '1'),
       model('Efficiency at this load', 'losses partly constant, partly square; 15 % more behind a drive'),
     ),
-    eta_d: prescribed(q(driveShareAtLoad, '1'), driveLosses.source),
+    eta_d: prescribed(q(driveShareAtLoad, '1'), driveEfficiency.source),
   });
   if (power === undefined) return null;
   const single = needs.onePhase;

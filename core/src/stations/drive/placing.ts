@@ -16,12 +16,13 @@ import {
   apparentOf,
   chargingCurrent,
   declaredLoss,
-  driveShareAtLoad,
+  driveEfficiency,
+  driveLossAt,
   lossPoints,
   panelAir,
   type LossPoint,
 } from '../../physics';
-import { bearingSteps, cableWave, driveLosses, farOversize, panelRise, usualCarrier } from '../../practice';
+import { bearingSteps, cableWave, farOversize, panelRise, usualCarrier } from '../../practice';
 import { q, writeNumber, writeQuantity } from '../../quantity';
 
 const earthingSource = commonPractice(
@@ -52,15 +53,14 @@ export function tellPlacing(walk: Walk, needs: Needs, subject: Subject, output: 
   const total = motorsOn(needs) * power;
   const declared = needs.fed.losses;
   const apparent = apparentOf(total);
-  const full = declared ? apparent * declared.s90t100 : (1 - driveShareAtLoad) * total;
-  const source = declared ? declaredSource : driveLosses.source;
+  const taken = total / (subject.efficiency.value ?? 0.9);
+  const full = declared ? apparent * declared.s90t100 : driveLossAt(1) * taken;
+  const source = declared ? declaredSource : driveEfficiency.source;
   for (const key of Object.keys(lossPoints) as LossPoint[])
     if (input.drive?.losses && input.drive.losses[key] === undefined) w.want(`drive.losses.${key}`);
   w.stated('drive.heat', 'W', q(full, 'W'), source, { symbol: 'P_h', text: heatText(full) });
   const share = Math.min(1.2, (w.value('load.motorPower') ?? power) / power);
-  const part = declared
-    ? apparent * declaredLoss(declared, 1, share)
-    : driveLosses.idle * total * (1 - share) + full * share;
+  const part = declared ? apparent * declaredLoss(declared, 1, share) : driveLossAt(share) * taken;
   w.stated('drive.heatPart', 'W', q(part, 'W'), source, { symbol: 'P_h', text: heatText(part) });
   const sealed = driveHousing(needs, input.place, power).startsWith('sealed');
   if (!sealed)

@@ -10,6 +10,7 @@ import {
   type Output,
   type Subject,
   type Walk,
+  filterOf,
 } from '../../needs';
 import { driveSettings, isVariableTorque, type DriveSettingId } from '../../physics';
 import { lossBraking, usualCarrier } from '../../practice';
@@ -176,7 +177,7 @@ function ofLimits(
     ],
     [
       'filter',
-      filterNames[output?.filter ?? input.drive?.filter ?? 'none'],
+      filterNames[filterOf(input, output)],
       output?.by === 'asked' ? 'as winding and cable ask' : 'as said, or nothing asks for one',
       output?.by === 'case' ? 'case' : usual,
     ],

@@ -6,6 +6,7 @@ import {
   catalogueSource,
   crestAt,
   crestFor,
+  brakedBus,
   judgedLine,
   pulseRatingOf,
   motorsOn,
@@ -100,12 +101,13 @@ export function tellPulses(walk: Walk, needs: Needs, subject: Subject, winding: 
     });
   const wound = woundOf(w, subject, needs) ?? { power, voltage: line, pulseRating: rating, inverterDuty: false };
   const output = outputFor(needs, line, wound);
+  const bus = brakedBus(needs, line);
   w.stated('drive.peakJudged', 'V', q(output.crest, 'V'), judgedSource, {
     field: 'drive.filter',
     holds: output.filter,
     symbol: 'U_j',
     text:
-      `${volts(output.crest)} at ${volts(judgedLine(line, wound))}` +
+      `${volts(output.crest)} ${bus === undefined ? `at ${volts(judgedLine(needs, line, wound))}` : `from the chopper’s ${volts(bus)}`}` +
       (output.filter === 'none' ? '' : ` behind the ${filterNames[output.filter]}`),
   });
   const { metres } = output;
@@ -131,7 +133,7 @@ export function tellPulses(walk: Walk, needs: Needs, subject: Subject, winding: 
   };
   return {
     pulses: curveOf(pulsed, rating, cable?.value),
-    remedies: compared(walk, { ...pulsed, line: judgedLine(line, wound) }, { rating, metres }, subject),
+    remedies: compared(walk, { ...pulsed, line: judgedLine(needs, line, wound) }, { rating, metres }, subject),
     output,
   };
 }
@@ -140,7 +142,8 @@ const followed = model('Waves followed in time through filter and cable', 'an op
 
 const judgedSource = model(
   'Crest at the motor behind what was decided',
-  'at a tenth over the motor’s voltage, unless its rating has that in it; an open end at the motor',
+  'at a tenth over the motor’s voltage, unless its rating has that in it; on the bus of a chopper where one brakes as ' +
+    'a rule; an open end at the motor',
 );
 
 /** What a choice has to do with pulses. */

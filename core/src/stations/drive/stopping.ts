@@ -1,7 +1,16 @@
 import type { DriveCurves, DriveSetting } from '../../case';
 import { commonPractice, model, type BrakingKind } from '../../contract';
 import { prescribed, reaches } from '../../law';
-import { driveOverload, isHoist, numberOf, percent, type Needs, type Subject, type Walk } from '../../needs';
+import {
+  brakingKindOf,
+  driveOverload,
+  isHoist,
+  numberOf,
+  percent,
+  type Needs,
+  type Subject,
+  type Walk,
+} from '../../needs';
 import {
   brakingEnergy,
   brakingResistance,
@@ -66,7 +75,7 @@ export function tellStopping(walk: Walk, needs: Needs, subject: Subject): Stoppi
   const byLosses = (n: number): number => lossTorque(lossBraking.value * power, bench.ratedTorque, n);
   const gentle = quickestRamp(turning, byLosses, drag);
   const braking = input.drive?.braking;
-  const kind = braking?.kind ?? (hoist ? 'chopper' : 'ramp');
+  const kind = brakingKindOf(input.drive, hoist);
   const lowering = hoist ? loweringOf(walk, machine, load.speed) : { shaft: 0, returned: 0 };
   const raising = load.torque * load.speed * rad;
   const told = { kind, speed, coast, machine, load: lowering.shaft > 0 ? -lowering.shaft / raising : 1 };

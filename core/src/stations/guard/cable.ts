@@ -9,6 +9,7 @@ import {
   cableWay,
   type Subject,
   type Walk,
+  type CableTaken,
   type CableWay,
 } from '../../needs';
 import {
@@ -149,10 +150,11 @@ export function tellCable(walk: Walk, subject: Subject, needed: number, current:
 }
 
 /** What asks a larger size than ampacity, in words. */
-const asks: Readonly<Record<'running-drop' | 'starting-drop' | 'disconnection', string>> = {
+const asks: Readonly<Record<Exclude<CableTaken['decides'], 'ampacity'>, string>> = {
   'running-drop': 'the voltage lost running',
   'starting-drop': 'the voltage lost at standstill',
   disconnection: 'an earth fault that must be off in time',
+  fault: 'a short circuit until its device is off',
 };
 
 const nameOf = ({ size, count }: Conductors): string => (count === 1 ? size.name : `${count} × ${size.name}`);
@@ -178,6 +180,7 @@ function wayTo(walk: Walk, subject: Subject, current: number): CableWay | undefi
   return cableWay(
     walk,
     { power, voltage, current, efficiency },
+    subject,
     direct ? subject.lockedRotorCurrent.value : undefined,
     subject.method === 'drive',
   );

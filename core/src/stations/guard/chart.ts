@@ -13,6 +13,7 @@ import {
   type TripClass,
 } from '../../practice';
 import { writeQuantity, q } from '../../quantity';
+import { faultBorne, faulted } from '../../needs';
 import type { RelayTaken } from './relay';
 import { steadyOf } from './seen';
 
@@ -62,6 +63,8 @@ export interface Timed {
   readonly tested: boolean;
   /** A²·s. */
   readonly withstand: number | undefined;
+  /** A²·s of the device at the starter's fault current, where its maker's is known. */
+  readonly letThrough: number | undefined;
   readonly fault: number | undefined;
   readonly faultAtMotor: number | undefined;
   /** A instantaneous. */
@@ -190,7 +193,7 @@ function crossingsOf(timed: Timed): readonly Said[] {
   }
   if (band && device && timed.contactor !== undefined) contactorCrossing(say, timed, cold, band, device);
   if (band && device && timed.firstCrest !== undefined) crestCrossing(say, timed.firstCrest, band, device);
-  if (band && device && timed.withstand !== undefined) cableCrossing(say, timed, cold, band, device);
+  if (device && timed.withstand !== undefined) cableCrossing(say, timed, timed.withstand, device);
   return list;
 }
 
@@ -257,30 +260,30 @@ function crestCrossing(say: Say, crest: number, band: TimeBand, device: DeviceTa
   );
 }
 
-/** Let-through of a device at a current: a fuse by its slowest melting, a breaker until its arc is out. A²·s. */
-export const letThrough = (band: TimeBand, current: number): number => band.slow(current) * current ** 2;
-
-function cableCrossing(say: Say, timed: Timed, cold: TimeBand, band: TimeBand, device: DeviceTaken): void {
-  const { withstand = 0, fault, faultAtMotor } = timed;
+function cableCrossing(say: Say, timed: Timed, withstand: number, device: DeviceTaken): void {
+  const { relay, fault, faultAtMotor, letThrough } = timed;
   const most = fault ?? faultAtMotor;
-  const least = faultAtMotor ?? most;
-  if (most === undefined || least === undefined) return;
-  const figures = ['guard.cableWithstand', 'guard.availableFault'] as const;
-  const clears = (I: number): number => Math.min(band.slow(I), cold.slow(I));
-  const beyond = gridOf(Math.min(least, most), Math.max(least, most * 1.0001)).find(
-    (I) => clears(I) > withstand / I ** 2,
-  );
-  say(
-    'protects-cable',
-    beyond === undefined ? 'pass' : 'caution',
-    beyond === undefined
-      ? `At a fault the ${deviceNames[device.kind]} is off before the cable is hurt.`
-      : `At ${amperes(beyond)} the ${deviceNames[device.kind]} may let through more than the cable bears: ask its ` +
-          `maker for the let-through there, at most ${Number(withstand.toPrecision(3)).toLocaleString('en')} A²s, ` +
-          'or take a larger conductor.',
-    beyond === undefined ? null : [beyond, withstand / beyond ** 2],
-    figures,
-  );
+  if (most === undefined) return;
+  const { bears, at } = faultBorne(faulted({ ...device, relay }, faultAtMotor ?? most, most, letThrough), withstand);
+  const name = deviceNames[device.kind];
+  const least = `${Number(withstand.toPrecision(3)).toLocaleString('en')} A²s`;
+  const told = {
+    yes: ['pass', `At a fault the ${name} is off before the cable is hurt.`],
+    unknown: [
+      'condition',
+      `Holds if the ${name} lets through ${least} or less at ${amperes(at ?? most)}: its maker says, as it limits there.`,
+    ],
+    no: [
+      'caution',
+      `At ${amperes(at ?? most)} the ${name} may let through more than the ${least} that the cable bears: a larger ` +
+        'conductor, or a device that lets through less.',
+    ],
+  } as const;
+  const [outcome, text] = told[bears];
+  say('protects-cable', outcome, text, at === undefined ? null : [at, withstand / at ** 2], [
+    'guard.cableWithstand',
+    'guard.availableFault',
+  ]);
 }
 
 /** Said of the chart as a whole. */

@@ -1,6 +1,6 @@
 import { deviceNames, type FigureId, type ProtectiveDevice } from '../../contract';
 import { assumed, field, prescribed, reaches } from '../../law';
-import { designOf, nextRating, numberOf, type Subject, type Walk } from '../../needs';
+import { isEfficientB, nextRating, numberOf, type Subject, type Walk } from '../../needs';
 import { boardFactor, conductorCurrent, deviceCeiling, overloadDial, type DeviceRule } from '../../practice';
 import { q, writeQuantity } from '../../quantity';
 import type { Circuit } from './cable';
@@ -111,13 +111,6 @@ const factorOf = (k: number, source: DeviceRule['source'], I: Subject['current']
   k: prescribed(q(k, '1'), source),
   I,
 });
-
-/** Design B of an efficient class: what it draws in the first crest made the code raise its magnetic settings. */
-function isEfficientB({ input, practice }: Walk, subject: Subject): boolean {
-  const letter = designOf(input, subject);
-  const named = subject.motor?.efficiencyClass ?? input.plate?.efficiencyClass;
-  return letter === 'B' && named !== undefined && practice.readEfficiencyClass(named) !== undefined;
-}
 
 function tellCeilings(
   { practice, w }: Walk,

@@ -147,6 +147,7 @@ export function tellGuard(walk: Walk, subject: Subject, needs?: Needs, output?: 
       tested: combination.taken !== null,
       opensItself: schemeOf(walk, subject, combination.taken) === 'two-part',
       withstand: withstandOf(circuit, value('guard.cableWithstand')),
+      letThrough: walk.input.guard?.letThrough?.value,
       fault: value('guard.availableFault'),
       faultAtMotor: value('guard.faultAtMotor'),
       firstCrest: subject.method === 'direct' ? value('start.direct.firstPeak') : undefined,
@@ -156,9 +157,9 @@ export function tellGuard(walk: Walk, subject: Subject, needs?: Needs, output?: 
           : { current: locked, time: stall, trips: value('guard.tripAtStall') },
     });
   for (const { id, outcome, text, figures } of chart?.crossings ?? [])
-    if (outcome !== 'pass' && !toldElsewhere.has(id))
-      w.finding('guard.crossing', id === 'rides-first-crest' ? 'caution' : 'note', text, {
-        fields: ['guard.device'],
+    if (outcome !== 'pass' && outcome !== 'condition' && !toldElsewhere.has(id))
+      w.finding('guard.crossing', id === 'within-contactor' ? 'note' : 'caution', text, {
+        fields: id === 'protects-cable' ? ['guard.device', 'guard.cable.area'] : ['guard.device'],
         figures,
         source: chartSource,
       });

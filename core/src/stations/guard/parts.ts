@@ -1,7 +1,7 @@
 import { reaches } from '../../law';
 import type { CircuitPart, CombinationTaken, GuardView } from '../../case';
 import { deviceNames, filterNames, type FigureId } from '../../contract';
-import { isHoist, motorsOn, numberOf, type Needs, type Output, type Subject, type Walk } from '../../needs';
+import { filterOf, isHoist, motorsOn, numberOf, type Needs, type Output, type Subject, type Walk } from '../../needs';
 import { q, writeQuantity } from '../../quantity';
 import type { Circuit } from './cable';
 import type { DeviceTaken } from './chart';
@@ -249,9 +249,10 @@ function driveParts(walk: Walk, output: Output | undefined, part: Part): readonl
         beside: 'hangs',
       }),
     );
-  if (output && output.filter !== 'none')
+  const filter = filterOf(input, output);
+  if (filter !== 'none')
     list.push(
-      part('filter', filterNames[output.filter], {
+      part('filter', filterNames[filter], {
         rating: text('drive.requiredCurrent'),
         range: text('drive.peakJudged'),
         below: 'without it the pulses pass what the winding or the drive bears',

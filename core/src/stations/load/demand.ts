@@ -30,7 +30,7 @@ import {
 import { interpolate, monotone, q, writeQuantity, type Q, type UnitId } from '../../quantity';
 import type { Drivetrain } from './drivetrain';
 import { factsOf, machineSource, secondaryPoints, secondarySource } from '../../practice';
-import { percent, type PlateFacts, type Walk } from '../../needs';
+import { brakingKindOf, percent, type PlateFacts, type Walk } from '../../needs';
 
 type Of<K extends Demand['kind']> = Extract<Demand, { kind: K }>;
 
@@ -340,7 +340,7 @@ function holdback({ w }: Walk, why: string): void {
 /** Whether what is lowered is answered: a brake was named, and a drive takes back what comes. */
 export function isHeld({ load, drive, method, speed }: Walk['input']): boolean {
   const braked = load?.brake === 'motor' || load?.brake === 'machine';
-  const kind = drive?.braking?.kind ?? 'chopper';
+  const kind = brakingKindOf(drive, true);
   const driven = method === 'drive' || (method == null && speed?.need === 'variable');
   return braked && driven && (kind === 'chopper' || kind === 'regenerative');
 }

@@ -184,8 +184,13 @@ export function words({ w }: Walk, plate: OldPlate): void {
 }
 
 /** Every way the plate contradicts itself, with the misreading that would explain it. */
-export function doubts({ w }: Walk, plate: OldPlate, made: Practice): void {
-  for (const doubt of doubtPlate(plate, made)) {
+export function doubts({ w, input }: Walk, plate: OldPlate, made: Practice): void {
+  // A plate that is silent on it is doubted at the frequency that feeds it, else at the usual one; that is no doubt of
+  // the frequency itself.
+  const { supply } = input;
+  const frequency = plate.frequency ?? supply?.frequency ?? { value: made.frequency, text: `${made.frequency} Hz` };
+  for (const doubt of doubtPlate({ ...plate, frequency }, made)) {
+    if (!plate.frequency && !supply?.frequency && doubt.fields.some((f) => f.endsWith('frequency'))) continue;
     const likely = doubt.misreadings.map((m) => m.why);
     const stop = doubt.id === 'plate.speed-not-below-synchronous' && !doubt.text.includes('synchronous speed itself');
     // A reason lets it stand; until then nothing is sized from it.

@@ -44,7 +44,7 @@
       stroke-dasharray="2.6 2.6"
     />
   {:else if state === 'condition'}
-    <path d="M7 .8 13.2 7 7 13.2.8 7Z" fill="var(--sheet)" stroke="var(--pass)" stroke-width="1.6" />
+    <path d="M7 0 14 7 7 14 0 7Z M7 2.3 2.3 7 7 11.7 11.7 7Z" fill="var(--pass)" fill-rule="evenodd" />
     <path d="M4.4 7h5.2" stroke="var(--pass)" stroke-width="1.6" />
   {:else if state === 'enough' || state === 'pass'}
     <circle cx="7" cy="7" r="6" fill="var(--pass)" />

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Verdict } from '@pilgrim/core';
   import { marginText } from './margin';
-  import { words } from './names';
+  import { markOf, words } from './names';
   import Mark from './Mark.svelte';
   import Tag from './Tag.svelte';
 
@@ -14,7 +14,7 @@
 <ul class="answers">
   {#each verdicts as v (v.requirement)}
     <li class="flex items-start gap-2 border-b border-rule py-1">
-      <span class="mt-0.5"><Mark state={v.outcome} /></span>
+      <span class="mt-0.5"><Mark state={markOf(v)} /></span>
       <span class="w-32 shrink-0 font-medium">{words(v.requirement)}</span>
       <span class="flex-1"
         >{v.text}

@@ -1,4 +1,4 @@
-import type { Figure, StationState } from '@pilgrim/core';
+import type { Figure, StationState, Verdict } from '@pilgrim/core';
 import { isStation, stations, type StationName } from '@pilgrim/core/vocabulary';
 import { readingFields, readingKeys } from '@pilgrim/core/readings';
 import fields from '$lib/generated/fields.json';
@@ -26,6 +26,21 @@ const shownNames = new Map<string, string>([
   ...Object.entries(fields),
   ...readingKeys.map((key) => [`reading.${key}`, readingFields[key].label] as const),
 ]);
+
+/** How a verdict is marked: what passes on a condition holds if, and is no tick. */
+export const markOf = ({
+  outcome,
+  condition,
+  waived,
+}: Pick<Verdict, 'outcome' | 'condition' | 'waived'>): Verdict['outcome'] | 'condition' =>
+  outcome === 'pass' && condition !== null && waived === null ? 'condition' : outcome;
+
+/** The same of several verdicts that answer one question with this outcome. */
+export const markOfAll = (
+  outcome: Verdict['outcome'],
+  verdicts: readonly Pick<Verdict, 'outcome' | 'condition' | 'waived'>[],
+): Verdict['outcome'] | 'condition' =>
+  outcome === 'pass' && verdicts.some((v) => markOf(v) === 'condition') ? 'condition' : outcome;
 
 /** Every field that has one name on all screens, with it. */
 export const namedFields = (): readonly (readonly [path: string, label: string])[] => [...shownNames];

@@ -21,7 +21,7 @@
   import WhatIf from './WhatIf.svelte';
   import { useDesk } from '$lib/desk/desk.svelte';
   import { useGoto } from '$lib/desk/goto';
-  import { fieldName, words } from '$lib/ui/names';
+  import { fieldName, markOfAll, words } from '$lib/ui/names';
   import { methods, rankings } from '$lib/ui/options';
   import Fold from '$lib/ui/Fold.svelte';
 
@@ -182,10 +182,12 @@
       {#each result.methods as m (m.method)}
         <Fold class="border-b border-rule py-1" headClass="flex items-center gap-2" data-method={m.method}>
           {#snippet head()}
-            <Mark state={m.outcome} /><span class="w-32 font-medium">{words(m.method)}</span>
+            <Mark state={markOfAll(m.outcome, m.verdicts)} /><span class="w-32 font-medium">{words(m.method)}</span>
             <span class="flex-1 text-quiet"
               >{m.verdicts.find((v) => v.outcome === m.outcome && v.outcome !== 'pass')?.text ??
-                'Meets every requirement.'}</span
+                (markOfAll(m.outcome, m.verdicts) === 'condition'
+                  ? 'Meets every requirement, on conditions.'
+                  : 'Meets every requirement.')}</span
             >
           {/snippet}
 

@@ -2,7 +2,7 @@
   import { writeAmount } from '@pilgrim/core/quantity';
   import { Button, Table } from 'flowbite-svelte';
   import { stockText, type Candidate } from '@pilgrim/core';
-  import { words } from '$lib/ui/names';
+  import { markOf, markOfAll, words } from '$lib/ui/names';
   import { useDesk } from '$lib/desk/desk.svelte';
   import { explained } from '$lib/solver';
   import Mark from '$lib/ui/Mark.svelte';
@@ -54,7 +54,9 @@
           <th>Differences are marked ◆</th>
           {#each list as c (c.motor.id + c.method)}
             <th class="min-w-36"
-              ><span class="flex items-start gap-1 text-ink"><Mark state={c.outcome} />{c.motor.name}</span>
+              ><span class="flex items-start gap-1 text-ink"
+                ><Mark state={markOfAll(c.outcome, c.verdicts)} />{c.motor.name}</span
+              >
               <Button class="link font-normal" aria-label="Take {c.motor.name} away" onclick={() => drop(c.motor.id)}
                 >take away</Button
               ></th
@@ -78,7 +80,7 @@
               {@const v = c.verdicts.find((x) => x.requirement === requirement)}
               <td
                 >{#if v}<span class="flex items-start gap-1"
-                    ><Mark state={v.outcome} /><span
+                    ><Mark state={markOf(v)} /><span
                       >{v.text}{v.waived != null ? ` Not counted: ${v.waived}.` : ''}</span
                     ></span
                   >{:else}—{/if}</td

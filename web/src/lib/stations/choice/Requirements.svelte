@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Button, Input } from 'flowbite-svelte';
   import type { Verdict } from '@pilgrim/core';
-  import { words } from '$lib/ui/names';
+  import { markOf, words } from '$lib/ui/names';
   import { useDesk } from '$lib/desk/desk.svelte';
   import { putAt, type Json } from '$lib/desk/paths';
   import Mark from '$lib/ui/Mark.svelte';
@@ -50,10 +50,11 @@
     {#each verdicts as v (v.requirement)}
       <li class="border-b border-rule py-1">
         <div class="flex items-start gap-2">
-          <span class="mt-0.5"><Mark state={v.outcome} /></span>
+          <span class="mt-0.5"><Mark state={markOf(v)} /></span>
           <span class="w-32 shrink-0 font-medium" class:line-through={v.waived != null}>{words(v.requirement)}</span>
           <span class="flex-1"
             >{v.text}
+            {#if v.condition && v.waived === null}<span class="block">{v.condition.text}</span>{/if}
             {#if v.waived != null}<b>Not counted: {v.waived}.</b>{/if}</span
           >
           {#if v.waived != null}

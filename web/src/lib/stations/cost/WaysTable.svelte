@@ -9,6 +9,8 @@
   let { options, currency }: { options: readonly CostOption[]; currency: string } = $props();
 
   const rounded = (value: number): string => Number(value.toPrecision(3)).toLocaleString('en');
+  const between = ([least, most]: readonly [number, number], digits = 3): string =>
+    [least, most].map((x) => Number(x.toPrecision(digits)).toLocaleString('en')).join(' to ');
   const most = $derived(Math.max(...options.map((o) => o.lifeCycle), 1));
   const best = $derived(options.filter((o) => o.outcome !== 'fail').toSorted((a, b) => a.lifeCycle - b.lifeCycle)[0]);
   const first = $derived(options[0]?.name.toLowerCase() ?? '');
@@ -41,14 +43,16 @@
             </th>
             <td class="n">{rounded(o.energy)}</td>
             <td class="n">{rounded(o.bill)}</td>
-            <td class="n">{rounded(o.cost)}{o.index ? '*' : ''}</td>
+            <td class="n">{o.band && o.cost > 0 ? `${between(o.band.cost)}*` : rounded(o.cost)}</td>
             <td class="n {o === best ? 'font-semibold' : ''}">{rounded(o.netPresentValue)}</td>
             <td class="n"
               >{o.cost <= (options[0]?.cost ?? 0)
                 ? '—'
                 : o.payback === null || o.payback > 50
                   ? 'never'
-                  : `${o.payback.toFixed(1)} a`}</td
+                  : o.band?.payback
+                    ? `${between(o.band.payback, 2)} a`
+                    : `${o.payback.toFixed(1)} a`}</td
             >
             <td>
               <div class="flex h-4 bg-paper" aria-hidden="true">
@@ -66,7 +70,8 @@
     </Table>
   </div>
   <p class="mt-1 text-[13px] text-quiet">
-    Money in {currency || 'the currency typed'}. Bars: dark what is spent, light what it takes to run, as of today.
+    Money in {currency || 'the currency typed'}. Net present values and bars at the middle of a band; bars: dark what is
+    spent, light what it takes to run, as of today.
     {#if indexed}
       * By the invented price index{scaled ? ', scaled to the cost that was typed' : ''}: bring quotes before deciding.
     {/if}

@@ -200,6 +200,7 @@
     <ChoiceField path="rules.inverterDuty" label="Motor for a drive" {...houseRule('inverterDuty')} />
     <ChoiceField path="rules.driveAltitude" label="Derating for height" {...houseRule('driveAltitude')} />
     <ChoiceField path="rules.outputReactor" label="Output reactor" {...houseRule('outputReactor')} />
+    <ChoiceField path="rules.brakedPulses" label="Pulses where a chopper brakes" {...houseRule('brakedPulses')} />
     <ChoiceField path="rules.inputReactor" label="Input reactor" {...houseRule('inputReactor')} />
     <ChoiceField path="rules.surgeArrester" label="Surge arrester" {...houseRule('surgeArrester')} />
     <ChoiceField path="rules.slowSpeed" label="How slowly it may run" {...houseRule('slowSpeed')} />

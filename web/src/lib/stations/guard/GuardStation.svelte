@@ -85,6 +85,13 @@
       dimension="current"
       placeholder="10 kA"
     />
+    <QuantityField
+      path="guard.letThrough"
+      label="Let-through at the fault"
+      dimension="letThrough"
+      placeholder="45000 A²s"
+      hint="of the device, by its maker"
+    />
     <ChoiceField path="guard.role" label="What hangs on it" options={guardRole} none="general purpose taken" />
     <ChoiceField
       path="guard.coordination"
