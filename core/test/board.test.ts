@@ -47,6 +47,24 @@ describe('a board', () => {
     expect(board.faultWithMotors).toBeCloseTo(12028 + 324, -1);
     expect(board.spare).toBeCloseTo(601.4 - 81, 0);
   });
+  it('what its source gives is held against the sum: told from four fifths on, and what to do beyond', () => {
+    const on = (rating: string) =>
+      boardOf(
+        three.map(({ tag }, i) =>
+          motor(tag, ['10 hp', '20 hp', '30 hp'][i] ?? '', ['13 A', '25 A', '37 A'][i] ?? '', {
+            supply: {
+              voltage: '480 V',
+              frequency: '60 Hz',
+              source: { kind: 'transformer', rating, impedance: 0.05 },
+            },
+          }),
+        ),
+      ).remarks.join(' ');
+    // 81 A at 480 V are 67.3 kVA.
+    expect(on('85 kVA')).toBe('');
+    expect(on('84 kVA')).toMatch(/81 A of the 101 A .*little is left/);
+    expect(on('66 kVA')).toMatch(/a larger one, or fewer at once/);
+  });
   it('the largest start is simulated while the others run: deeper than alone, of the one that draws most', () => {
     const { largest } = boardOf(three);
     expect(largest).toMatchObject({ tag: 'C', comesUp: true });

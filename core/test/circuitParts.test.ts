@@ -330,6 +330,16 @@ describe('parts, settings and what else watches', () => {
     expect(watch(decided, 'undervoltage')).toMatchObject({ proposed: 'release', decided: 'ride-through' });
     expect(watch(decided, 'underload')?.decided).toBeNull();
   });
+  it('when the voltage goes is one decision of Guard and drive: bridged, unless people can reach it or somebody said', () => {
+    const told = (machine: 'centrifugal-pump' | 'conveyor', guard: Guard = {}) => {
+      const r = at(machine, { method: 'drive' }, guard);
+      return [watch(r, 'undervoltage')?.proposed, r.drive?.settings.find((s) => s.id === 'ride-through')?.value];
+    };
+    expect(told('centrifugal-pump')).toEqual(['ride-through', 'on, kinetic']);
+    expect(told('conveyor')).toEqual(['release', 'off']);
+    expect(told('centrifugal-pump', { undervoltage: 'release' })).toEqual(['ride-through', 'off']);
+    expect(told('conveyor', { undervoltage: 'ride-through' })).toEqual(['release', 'on, kinetic']);
+  });
   it('an automatic restart where people can reach it is a caution; of a pump it is not', () => {
     expect(findingIds(at('conveyor', {}, { restart: 'automatic' }))).toContain('guard.restart');
     expect(findingIds(at('conveyor', {}, { restart: 'manual' }))).not.toContain('guard.restart');
@@ -386,9 +396,14 @@ describe('a machine that runs on, and one that tripped', () => {
     expect(finding(light, 'guard.coasting')).toBeUndefined();
   });
   it('it cools for minutes first, by the starts an hour that it bears; a jam is cleared behind lock-out', () => {
-    const r = fan('4 kg.m2');
+    const r = fan('12 kg.m2');
     const perHour = figure(r, 'start.startsPerHour');
+    expect(perHour).toBeLessThan(12);
     expect(watched(r)).toContain(`${Math.min(60, Math.ceil(60 / perHour))} min`);
+    // What bears hundreds of starts an hour still rests after it was too hot.
+    const light = fan('0.02 kg.m2');
+    expect(figure(light, 'start.startsPerHour')).toBeGreaterThan(12);
+    expect(watched(light)).toContain('cools for some minutes first');
     expect(watched(r)).not.toContain('lock-out');
     expect(watched(european())).toContain('a jam is cleared by hand behind lock-out');
   });

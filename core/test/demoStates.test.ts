@@ -40,8 +40,11 @@ const lacking: readonly (readonly [file: string, more: Json])[] = [
     },
   ],
   ['06-ge-340', { place: cleared, load: { rotation: 'either' } }],
-  ['07-kn-410', { place: cleared, load: { rotation: 'clockwise', demand: { uncertainty: 0.04 } } }],
-  ['08-kn-430', { place: cleared, load: { rotation: 'either' } }],
+  [
+    '07-kn-410',
+    { place: cleared, load: { rotation: 'clockwise', demand: { uncertainty: 0.04 }, train: { sheave: '220 mm' } } },
+  ],
+  ['08-kn-430', { place: cleared, load: { rotation: 'either', train: { sheave: '160 mm' } } }],
   [
     '09-ut-510',
     {

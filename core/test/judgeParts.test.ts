@@ -336,7 +336,11 @@ describe('numbers in verdicts, from the motor’s own row', () => {
               motor: { existing: true },
             }),
       });
-    expect(verdictOf(belt(), 'shaft')?.text).toMatch(/^A shaft for belts; give the sheave/);
+    expect(verdictOf(belt(), 'shaft')).toMatchObject({
+      outcome: 'pass',
+      condition: { field: 'load.train.sheave', limit: '127 mm (5.00 in)' },
+    });
+    expect(verdictOf(belt('300 mm'), 'shaft')?.condition).toBeNull();
     expect(verdictOf(belt('300 mm'), 'shaft')).toMatchObject({
       outcome: 'pass',
       text: 'Shaft and sheave suit each other.',

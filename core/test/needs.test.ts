@@ -27,6 +27,7 @@ import {
   usualEfficiency,
   type Needs,
   type Walk,
+  shaftStage,
 } from '../src/needs';
 import { rulesFor } from '../src/practice';
 import { conveyor, horsepower } from './cases';
@@ -43,6 +44,29 @@ const read = (text: CaseText): Case => {
 };
 /** Only what is read of the needs. */
 const needs = (over: object): Needs => over as unknown as Needs;
+
+describe('what is on the motor’s shaft', () => {
+  it.each([
+    [undefined, 'direct', false],
+    [{}, 'direct', false],
+    [{ kind: 'gearbox', ratio: 1.4 }, 'gearbox', false],
+    [{ ratio: 1.004 }, 'direct', false],
+    [{ ratio: 1.006 }, 'belt', true],
+    [{ ratio: 8 }, 'belt', true],
+    [{ ratio: 8.1 }, 'gearbox', true],
+    [{ ratio: 0.12 }, 'gearbox', true],
+    [{ sheave: '200 mm' }, 'belt', true],
+    [{ permittedPull: '2 kN', ratio: 20 }, 'belt', true],
+    [{ stages: [{ ratio: 2 }, { kind: 'gearbox', ratio: 9 }] }, 'belt', true],
+    [{ stages: [{ kind: 'chain', ratio: 2 }] }, 'chain', false],
+  ] as const)('%j: %s', (train, kind, taken) => {
+    const read = readCase({ ...conveyor, load: { ...conveyor.load, train } });
+    if (!read.ok) expect.fail(read.errors.map((e) => e.message).join());
+    const found = shaftStage(read.value.load?.train);
+    expect(found.kind).toBe(kind);
+    expect(found.taken !== undefined).toBe(taken);
+  });
+});
 
 describe('speeds', () => {
   const columns = (c: { synchronous: number; speed: number; ratedTorque: number }) =>

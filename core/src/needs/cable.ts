@@ -325,7 +325,7 @@ export function cableFor(
   const both =
     way && leastConductors(laid, needed, given?.parallel, (size, n) => runs(way, size, n) && starts(way, size, n));
   const held = both ?? running ?? carries;
-  /** No less than what was found, and this besides; what no size does asks another device, not all the copper there is. */
+  /** No less than what was found, and this besides; what no size does asks another device, not more copper. */
   const more = (of: Conductors | undefined, does: (size: LaidSize, n: number) => boolean): Conductors | undefined =>
     of &&
     (leastConductors(

@@ -12,3 +12,4 @@ export * from './start';
 export * from './subject';
 export * from './slow';
 export * from './pulses';
+export * from './train';

@@ -35,6 +35,33 @@ export const starterThere = ({ starter, history, supply }: Pick<Case, 'starter' 
 export const restartsAlone = (input: Pick<Case, 'load' | 'guard'>): boolean =>
   input.guard?.restart === 'automatic' && !isHoist(input);
 
+/** What people can be drawn into, or what falls: it must not start by itself. */
+const reaching = [
+  'conveyor',
+  'screw-conveyor',
+  'bucket-elevator',
+  'mixer',
+  'crusher',
+  'mill',
+  'machine-tool',
+  'winder',
+  'hoist',
+] as const;
+
+/** Whether it must not start by itself: people can reach what it drives, or it falls. */
+export const mayNotRestart = (machine: Machine | undefined): boolean =>
+  machine !== undefined && (reaching as readonly Machine[]).includes(machine);
+
+/**
+ * Whether a short dip is ridden through: as decided at Guard; else a drive bridges it from what turns and another
+ * starter closes again where it restarts by itself, and neither where people can reach the machine or it falls.
+ */
+export const ridesThrough = (input: Pick<Case, 'load' | 'guard'>, method: Method | null | undefined): boolean =>
+  !isHoist(input) &&
+  (input.guard?.undervoltage === undefined
+    ? !mayNotRestart(input.load?.machine) && (method === 'drive' || input.guard?.restart === 'automatic')
+    : input.guard.undervoltage === 'ride-through');
+
 /** Duty that a competent person answers for, not this sheet: emergency duty, or a fire pump by its name. */
 export const isEmergency = ({ guard, name, plate }: Pick<Case, 'guard' | 'name' | 'plate'>): boolean =>
   guard?.role === 'emergency' || fireDuty.test(name ?? '') || fireDuty.test(plate?.remarks ?? '');

@@ -158,7 +158,12 @@ export const judgedLine = (
   needs: Pulsing,
   line: number,
   { voltage, inverterDuty }: Pick<Wound, 'voltage' | 'inverterDuty'>,
-): number => Math.max(inverterDuty ? line : Math.max(line, 1.1 * voltage), (brakedBus(needs, line) ?? 0) / Math.SQRT2);
+  filter: OutputFilter = 'none',
+): number => {
+  const usual = inverterDuty ? line : Math.max(line, 1.1 * voltage);
+  // Behind a sine filter the motor sees what the drive is told to give, whatever its bus.
+  return filter === 'sine' ? usual : Math.max(usual, (brakedBus(needs, line) ?? 0) / Math.SQRT2);
+};
 
 /** V of the bus while a chopper brakes as a rule; undefined where none does, or a house rule judges at the line. */
 export const brakedBus = ({ rules, drive, load }: Pulsing, line: number): number | undefined =>
@@ -173,7 +178,8 @@ export function outputFor(needs: Pulsing, line: number, of: Wound): Output {
   const judged = judgedLine(needs, line, of);
   const typed = drive?.filter ?? 'none';
   const cable = place.cable;
-  const crestBehind = (filter: OutputFilter): number => crestKept(needs, judged, power, filter);
+  const crestBehind = (filter: OutputFilter): number =>
+    crestKept(needs, judgedLine(needs, line, of, filter), power, filter);
   const bears = (crest: number): boolean => reaches(pulseRating, crest);
   const byWinding = unfilteredLength({ rules, drive }, judged, pulseRating, inverterDuty);
   const byDrive = usualDriveCable(power);

@@ -36,7 +36,7 @@ const habits: Partial<Record<UnitId, (value: number) => string>> = {
   // A life is not known beyond some twenty years of running.
   h: (v) => (v > longestLife ? `over ${longestLife.toLocaleString('en')}` : whole(v)),
   s: (v) => trim(writeNumber(v)),
-  'A2.s': (v) => Number(v.toPrecision(3)).toLocaleString('en'),
+  'A2.s': (v) => String(Number(v.toPrecision(3))),
   dB: (v) => trim(v.toFixed(1)),
   '1': pureNumber,
 };

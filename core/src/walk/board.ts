@@ -2,10 +2,10 @@ import type { Case, Result } from '../case';
 import type { Motor } from '../catalogue';
 import { commonPractice, methodNames, type FigureId, type Source } from '../contract';
 import { simulate } from '../physics';
-import { faultWithMotors, practiceById, runningMotorsAdd, type FeederMotor } from '../practice';
-import { q } from '../quantity';
+import { faultWithMotors, fullSource, practiceById, runningMotorsAdd, type FeederMotor } from '../practice';
+import { q, writeQuantity } from '../quantity';
 import { planFor } from '../runs';
-import { countedBy, type Starting } from '../stations';
+import { countedBy, sourceRating, type Starting } from '../stations';
 import { solveWith } from './solve';
 
 /** A position whose case says that it hangs on the board. */
@@ -86,8 +86,16 @@ export function boardOf(members: readonly BoardMember[], shelf: readonly Motor[]
   }));
   const feeder = motors.length > 0 ? practice.feeder(list, 0) : undefined;
   const source = members.find((m) => m.input.supply?.source)?.input.supply;
-  const rating = source?.source?.kind === 'transformer' ? source.source.rating?.value : undefined;
-  const spare = rating !== undefined && source?.voltage ? rating / (Math.sqrt(3) * source.voltage.value) - sum : null;
+  const rating = sourceRating(source?.source);
+  const bears = rating !== undefined && source?.voltage ? rating / (Math.sqrt(3) * source.voltage.value) : undefined;
+  const spare = bears === undefined ? null : bears - sum;
+  // By the same share as one position's own: a board's sum is the board's to tell.
+  if (bears !== undefined && sum > fullSource * bears)
+    remarks.push(
+      `Running together its motors take ${writeQuantity(q(sum, 'A'), 'A')} of the ` +
+        `${writeQuantity(q(bears, 'A'), 'A')} that its source gives: ` +
+        (sum > bears ? 'a larger one, or fewer at once.' : 'little is left for whatever else hangs there.'),
+    );
   return {
     motors: motors.map(({ result: _result, start: _start, ...told }) => told),
     open,

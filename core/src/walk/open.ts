@@ -1,6 +1,6 @@
 import type { Candidate, GuardView, OpenEntry } from '../case';
 import { rotates, type Machine } from '../contract';
-import type { Walk } from '../needs';
+import { shaftStage, type Walk } from '../needs';
 import { usualImpedance } from '../practice';
 
 /** What of the open list keeps sheet and papers from ready, as long as nobody answered it. */
@@ -89,6 +89,13 @@ export function openOf(
     );
   if (place?.dirt === undefined) ask('place.dirt', 'site', 'How dirty it is where it stands decides the enclosure.');
   if (place?.water === undefined) ask('place.water', 'site', 'What water reaches it decides the enclosure.');
+  const { train } = load ?? {};
+  if (load && train?.stages === undefined && train?.kind === undefined)
+    ask(
+      'load.train.kind',
+      'site',
+      `How is it coupled? ${coupled[shaftStage(train).kind]} is taken: shaft, bearing and losses follow from it.`,
+    );
   if (place?.cable?.length === undefined)
     ask('place.cable.length', 'site', 'How long is the motor’s cable? Drop, disconnection and pulses rest on it.');
   const asked = letThroughAsked(guard);
@@ -103,6 +110,8 @@ export function openOf(
 /** Where only the device's maker knows whether the cable bears a fault. */
 export const letThroughAsked = (guard: GuardView | null): GuardView['crossings'][number] | undefined =>
   guard?.crossings.find((c) => c.id === 'protects-cable' && c.outcome === 'condition');
+
+const coupled = { direct: 'A direct coupling', belt: 'A belt', chain: 'A chain', gearbox: 'A gearbox' } as const;
 
 const percentText = (share: number): string => `${(share * 100).toFixed(1)} %`;
 

@@ -422,7 +422,7 @@ function chooseAndTell(
     guard: guard?.view ?? null,
     drive: drive?.view ?? null,
     cost: compared,
-    replacement: tellReplacement(walk, plate, needs, choice ? motor : undefined),
+    replacement: tellReplacement(walk, plate, needs, choice ? motor : undefined, choice?.method),
     screening: { needs, judged },
     starting: start?.starting ?? null,
     driven: drive?.machine ?? null,

@@ -21,8 +21,8 @@ export const shaft = requirement({
       e.margin = load.permittedPull / load.pull - 1;
       return e.margin < rounding ? code.caution : code.pass;
     }
-    // A least sheave that no table gives is never better than one that is known.
-    e.condition = Number.isNaN(least);
+    // A sheave that nobody gave, or whose least no table gives, is never better than one that is known.
+    e.condition = Number.isNaN(least) || load.sheave === undefined;
     return e.condition || e.margin < rounding ? code.caution : code.pass;
   },
   sentence({ outcome, margin, motor, needs: { load, practice } }) {
@@ -33,17 +33,22 @@ export const shaft = requirement({
     if (outcome === 'pass' && isUnknown(motor, practice))
       return 'No standard names its least sheave: hold the belt’s pull against the radial load its maker permits.';
     if (outcome === 'pass')
-      return load.sheave === undefined
-        ? 'A shaft for belts; give the sheave’s diameter to see whether it is large enough.'
-        : 'Shaft and sheave suit each other.';
+      return load.sheave === undefined ? 'A shaft for belts.' : 'Shaft and sheave suit each other.';
     return (
       `A sheave of ${writePart(load.sheave ?? 0)} is below the standard’s ` +
       `${writePart((load.sheave ?? 0) / (1 + margin))} for frame ` +
       `${motor.frame}: shaft and bearing take too much.`
     );
   },
-  holdsIf: ({ needs: { load } }) =>
-    load.pull === undefined
+  holdsIf({ motor, needs: { load, practice } }) {
+    const least = motor.frame === null ? undefined : practice.leastSheave(motor.frame);
+    if (load.sheave === undefined && least !== undefined)
+      return {
+        field: 'load.train.sheave',
+        limit: writePart(least.value),
+        text: `Holds with a sheave of ${writePart(least.value)} or more on its shaft (${least.source.title}).`,
+      };
+    return load.pull === undefined
       ? {
           field: 'load.train.sheave',
           limit: 'its maker’s least',
@@ -53,7 +58,8 @@ export const shaft = requirement({
           field: 'load.train.permittedPull',
           limit: writeQuantity(load.pull, 'N'),
           text: `Holds if its maker permits ${writeQuantity(load.pull, 'N')} across the shaft: no standard says.`,
-        },
+        };
+  },
   cure: () => 'direct coupling instead of the belt',
 });
 

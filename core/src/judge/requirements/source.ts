@@ -1,5 +1,5 @@
 import { percent, type Needs } from '../../needs';
-import { shaftPower } from '../../physics';
+import { driveShareAtLoad, shaftPower } from '../../physics';
 import { fullSource, setHeat, setHeight, setPowerFactor, drivenPowerFactor } from '../../practice';
 import { writeQuantity } from '../../quantity';
 import { code } from '../code';
@@ -22,7 +22,7 @@ const setPower = ({ supply, place }: Needs): number =>
   Math.max(0.3, 1 - setHeight * Math.max(0, place.altitude - 1000) - setHeat * Math.max(0, place.ambient - 40));
 
 function takenBy(needs: Needs, power: number, efficiency: number, powerFactor: number, drive: boolean): Taken {
-  const input = power / efficiency / (drive ? 0.97 : 1);
+  const input = power / efficiency / (drive ? driveShareAtLoad : 1);
   const apparent = input / (drive ? drivenPowerFactor : powerFactor);
   const share = apparent / (needs.supply.rating ?? Infinity);
   const byKw = isSet(needs) ? input / setPower(needs) : 0;

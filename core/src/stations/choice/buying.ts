@@ -119,7 +119,7 @@ export function buyingLines({ input }: Walk, needs: Needs, motor: Motor, candida
         `${
           input.place?.hazardous === false
             ? 'place stated not hazardous'
-            : 'no explosive atmosphere: otherwise a certified motor'
+            : 'for a place without explosive atmosphere; else a certified motor'
         }`,
       'nothing',
     ),

@@ -4,6 +4,7 @@ import {
   isHoist,
   motorsOn,
   restartsAlone,
+  ridesThrough,
   numberOf,
   percent,
   type Needs,
@@ -267,7 +268,8 @@ function ofBehaviour({ input }: Walk, { load, speed, onePhase }: Needs): readonl
   const hoist = isHoist(input);
   // One decision with Guard's: what may not move by itself rides through nothing and starts by hand.
   const alone = restartsAlone(input);
-  const held = hoist || input.guard?.undervoltage === 'release';
+  const held = !ridesThrough(input, 'drive');
+  const decided = input.guard?.undervoltage !== undefined;
   const spares = isVariableTorque(load.shape) && speed.variable;
   return [
     [
@@ -281,7 +283,7 @@ function ofBehaviour({ input }: Walk, { load, speed, onePhase }: Needs): readonl
       hoist
         ? 'a load that hangs must not go on by itself'
         : held
-          ? 'decided at Guard: it stays off when the voltage goes'
+          ? `${decided ? 'decided' : 'proposed'} at Guard: it stays off when the voltage goes`
           : 'a dip need not stop it: what turns feeds the bus',
     ],
     [

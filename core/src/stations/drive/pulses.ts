@@ -1,6 +1,6 @@
 import type { DriveCurves, DriveView, Verdict } from '../../case';
 import { modelPrice } from '../../catalogue';
-import { filterNames, houseRule, model, outputFilters } from '../../contract';
+import { filterNames, houseRule, model, outputFilters, type OutputFilter } from '../../contract';
 import { assumed, field, prescribed, exceeds } from '../../law';
 import {
   catalogueSource,
@@ -101,14 +101,17 @@ export function tellPulses(walk: Walk, needs: Needs, subject: Subject, winding: 
     });
   const wound = woundOf(w, subject, needs) ?? { power, voltage: line, pulseRating: rating, inverterDuty: false };
   const output = outputFor(needs, line, wound);
-  const bus = brakedBus(needs, line);
+  const bus = output.filter === 'sine' ? undefined : brakedBus(needs, line);
+  const from =
+    bus === undefined
+      ? `at ${volts(judgedLine(needs, line, wound, output.filter))}`
+      : `from the chopper’s ${volts(bus)}`;
   w.stated('drive.peakJudged', 'V', q(output.crest, 'V'), judgedSource, {
     field: 'drive.filter',
     holds: output.filter,
     symbol: 'U_j',
     text:
-      `${volts(output.crest)} ${bus === undefined ? `at ${volts(judgedLine(needs, line, wound))}` : `from the chopper’s ${volts(bus)}`}` +
-      (output.filter === 'none' ? '' : ` behind the ${filterNames[output.filter]}`),
+      `${volts(output.crest)} ${from}` + (output.filter === 'none' ? '' : ` behind the ${filterNames[output.filter]}`),
   });
   const { metres } = output;
   w.stated(
@@ -133,7 +136,7 @@ export function tellPulses(walk: Walk, needs: Needs, subject: Subject, winding: 
   };
   return {
     pulses: curveOf(pulsed, rating, cable?.value),
-    remedies: compared(walk, { ...pulsed, line: judgedLine(needs, line, wound) }, { rating, metres }, subject),
+    remedies: compared(walk, pulsed, (filter) => judgedLine(needs, line, wound, filter), { rating, metres }, subject),
     output,
   };
 }
@@ -142,8 +145,8 @@ const followed = model('Waves followed in time through filter and cable', 'an op
 
 const judgedSource = model(
   'Crest at the motor behind what was decided',
-  'at a tenth over the motor’s voltage, unless its rating has that in it; on the bus of a chopper where one brakes as ' +
-    'a rule; an open end at the motor',
+  'at a tenth over the motor’s voltage, unless its rating has that in it; on the bus of a chopper where one brakes ' +
+    'as a rule; an open end at the motor',
 );
 
 /** What a choice has to do with pulses. */
@@ -219,10 +222,12 @@ function curveOf(pulsed: Pulsed, permitted: number, at: number | undefined): Dri
 /** Remedies side by side: the crest each leaves, volts it costs, and its price. */
 function compared(
   { practice }: Walk,
-  pulsed: Pulsed,
+  own: Pulsed,
+  judged: (filter: OutputFilter) => number,
   { rating, metres }: Readonly<Record<'rating' | 'metres', number>>,
   subject: Subject,
 ): DriveView['remedies'] {
+  const pulsed = { ...own, line: judged('none') };
   const bulk = bulkOf(pulsed.power);
   const price = { none: 0, reactor: 0.6 * remedyPrice('filter', bulk), 'dv-dt': remedyPrice('filter', bulk) } as const;
   const bare = crestAt({ ...pulsed, filter: 'none' });
@@ -241,7 +246,7 @@ function compared(
       text: `bears ${volts(bears)}; ordered with the motor, or at its rewind`,
     });
   const filters = outputFilters.map((filter) => {
-    const peak = crestAt({ ...pulsed, filter });
+    const peak = crestAt({ ...pulsed, line: judged(filter), filter });
     return {
       filter,
       name: filterNames[filter],

@@ -266,12 +266,13 @@ function cableCrossing(say: Say, timed: Timed, withstand: number, device: Device
   if (most === undefined) return;
   const { bears, at } = faultBorne(faulted({ ...device, relay }, faultAtMotor ?? most, most, letThrough), withstand);
   const name = deviceNames[device.kind];
-  const least = `${Number(withstand.toPrecision(3)).toLocaleString('en')} A²s`;
+  const least = writeQuantity(q(withstand, 'A2.s'), 'A2.s');
   const told = {
     yes: ['pass', `At a fault the ${name} is off before the cable is hurt.`],
     unknown: [
       'condition',
-      `Holds if the ${name} lets through ${least} or less at ${amperes(at ?? most)}: its maker says, as it limits there.`,
+      `Holds if the ${name} lets through ${least} or less at ${amperes(at ?? most)}: its maker says, as it limits ` +
+        'there.',
     ],
     no: [
       'caution',

@@ -1,6 +1,6 @@
 import type { Watched } from '../../case';
 import { watches, type Machine, type Watch } from '../../contract';
-import { isHoist, numberOf, type Subject, type Walk } from '../../needs';
+import { isHoist, mayNotRestart, numberOf, ridesThrough, type Subject, type Walk } from '../../needs';
 import { writeQuantity } from '../../quantity';
 
 interface Proposal {
@@ -11,31 +11,20 @@ interface Proposal {
 const among = (machine: Machine | undefined, ...of: readonly Machine[]): boolean =>
   machine !== undefined && of.includes(machine);
 
-/** What people can be drawn into, or what falls: it must not start by itself. */
-const reaching = [
-  'conveyor',
-  'screw-conveyor',
-  'bucket-elevator',
-  'mixer',
-  'crusher',
-  'mill',
-  'machine-tool',
-  'winder',
-  'hoist',
-] as const;
-
 /** s that a machine may run on before its guard must be held shut (common practice; ISO 14119 goes by access time). */
 const longCoast = 10;
 
+/** Min a motor rests after it tripped, at least, and starts an hour beyond which its heat is not what bounds them. */
+const [leastRest, oftenEnough] = [5, 12];
+
 /** How long a motor rests after it tripped, in words: at the starts an hour that its heat bears. */
 function coolingWords(perHour: number | undefined): string {
-  if (perHour === undefined || perHour <= 0) return '; after an overload it cools for some minutes first';
-  const minutes = Math.min(60, Math.max(1, Math.ceil(60 / perHour)));
+  if (perHour === undefined || perHour <= 0 || perHour > oftenEnough)
+    return '; after an overload it cools for some minutes first';
+  const minutes = Math.min(60, Math.max(leastRest, Math.ceil(60 / perHour)));
   const starts = perHour < 1 ? 'less than one start' : `${Math.floor(perHour)} starts`;
   return `; after an overload it cools ${minutes} min first, for it bears ${starts} an hour`;
 }
-
-export const mayNotRestart = (machine: Machine | undefined): boolean => among(machine, ...reaching);
 
 /** What shall happen after a trip, and what else watches: proposed from machine and place, kept as decided. */
 export function watchesOf(walk: Walk, subject: Subject): readonly Watched[] {
@@ -56,10 +45,14 @@ export function watchesOf(walk: Walk, subject: Subject): readonly Watched[] {
   const undervoltage: Watched = {
     id: 'undervoltage',
     name: 'When the voltage goes',
-    proposed: reached || input.guard?.restart !== 'automatic' ? 'release' : 'ride-through',
+    proposed: ridesThrough({ ...input, guard: { ...input.guard, undervoltage: undefined } }, subject.method)
+      ? 'ride-through'
+      : 'release',
     why: reached
       ? 'it must not run again by itself when the voltage returns'
-      : 'a short dip is ridden through where it restarts by itself; else it stays off',
+      : subject.method === 'drive'
+        ? 'the drive feeds its bus from what turns; once tripped it stays off unless it restarts by itself'
+        : 'a short dip is ridden through where it restarts by itself; else it stays off',
     decided: input.guard?.undervoltage ?? null,
   };
   if (input.guard?.restart === 'automatic' && reached)

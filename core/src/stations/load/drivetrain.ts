@@ -3,7 +3,7 @@ import { commonPractice, type Source } from '../../contract';
 import { assumed, field, prescribed, type Given, type Input } from '../../law';
 import { beltPull, stagesEfficiency, stagesInertia, stagesRatio, type TrainKind } from '../../physics';
 import { q, writeQuantity } from '../../quantity';
-import type { Walk } from '../../needs';
+import { shaftStage, type Walk } from '../../needs';
 import { rollerBearing } from '../../practice';
 
 type Train = NonNullable<NonNullable<Case['load']>['train']>;
@@ -36,14 +36,14 @@ export function readTrain(walk: Walk): Drivetrain {
 }
 
 function ofWhole(train: Train | undefined): Drivetrain {
-  const kind = train?.kind ?? 'direct';
+  const { kind, taken } = shaftStage(train);
   const ratio: Given<'1'> =
     train?.ratio === undefined
       ? assumed('load.train.ratio', q(1, '1'), 'no ratio given: the motor turns as fast as the machine')
       : field('load.train.ratio', q(train.ratio, '1'));
   const efficiency: Given<'1'> =
     train?.efficiency === undefined
-      ? assumed('load.train.efficiency', q(usualTrainEfficiency[kind], '1'), whyUsual(kind))
+      ? assumed('load.train.efficiency', q(usualTrainEfficiency[kind], '1'), whyUsual(kind, taken))
       : field('load.train.efficiency', q(train.efficiency, '1'));
   return { ratio, efficiency, ratioValue: train?.ratio ?? 1, first: kind };
 }
@@ -84,12 +84,12 @@ function ofStages(walk: Walk, train: Train, given: NonNullable<Train['stages']>)
     ratio: 'load.ratio',
     efficiency: 'load.trainEfficiency',
     ratioValue: stages.reduce((i, s) => i * s.ratio, 1),
-    first: given[0]?.kind ?? 'direct',
+    first: shaftStage(train).kind,
   };
 }
 
-const whyUsual = (kind: TrainKind): string =>
-  kind === 'direct' ? 'direct drive loses nothing' : `usual for a ${kind}`;
+const whyUsual = (kind: TrainKind, taken?: string): string =>
+  kind === 'direct' ? 'direct drive loses nothing' : `usual for a ${kind}${taken === undefined ? '' : ` (${taken})`}`;
 
 /** How hard a belt or chain pulls on the motor's shaft, and what that means for its bearing. */
 export function tellPull({ input, w }: Walk, { first }: Drivetrain): void {

@@ -4,7 +4,7 @@ import { field } from '../../law';
 import { learn, suspects, type Circumstances, type Lesson } from '../../nameplate';
 import { lifetime, perYear } from '../../physics';
 import { q } from '../../quantity';
-import type { LoadNeeds, PlaceNeeds, PlateFacts, SpeedNeeds, Walk } from '../../needs';
+import { shaftStage, type LoadNeeds, type PlaceNeeds, type PlateFacts, type SpeedNeeds, type Walk } from '../../needs';
 
 /** What killed the old motor, and what the new choice must do differently because of it. */
 export function learnFromFailure(
@@ -24,7 +24,7 @@ export function learnFromFailure(
   const { dirt, water } = input.place ?? {};
   const circumstances: Circumstances = {
     method: history.method,
-    belt: input.load?.train?.kind === 'belt',
+    belt: shaftStage(input.load?.train).kind === 'belt',
     variableSpeed: speed.variable,
     loading: load && plate.power !== undefined ? load.power / plate.power : undefined,
     derating: input.place?.ambient || input.place?.altitude ? place.motorDerating : undefined,

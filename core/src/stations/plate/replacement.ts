@@ -1,12 +1,12 @@
 import { motorById, type Motor } from '../../catalogue';
 import type { Replacement } from '../../case';
-import { commonPractice, model } from '../../contract';
+import { commonPractice, model, type Method } from '../../contract';
 import { field, prescribed, type Given } from '../../law';
 import { compareMotors, identityOfMotor, identityOfPlate, overall, traditionOf, type Identity } from '../../nameplate';
 import { currentAtLoad, operatingSpeed, powerAtPoint, ratio, torqueFromPower } from '../../physics';
 import { practices } from '../../practice';
 import { q, writeQuantity, type Q } from '../../quantity';
-import { connectionFor, type Needs, type PlateFacts, shapeOf, type Walk } from '../../needs';
+import { connectionFor, type Needs, type PlateFacts, shaftStage, shapeOf, type Walk } from '../../needs';
 
 /**
  * Old plate against a second plate, a catalogue motor, or the standing choice: line by line, and what its speed does.
@@ -16,6 +16,7 @@ export function tellReplacement(
   plate: PlateFacts,
   needs: Needs | undefined,
   choice: Motor | undefined,
+  chosenBy?: Method,
 ): Replacement | null {
   const { input, practice, w } = walk;
   const stamped = input.plate;
@@ -44,7 +45,7 @@ export function tellReplacement(
   const lines = compareMotors(old, next, {
     practice,
     supplyVoltage: input.supply?.voltage?.value,
-    belt: train === 'belt',
+    belt: shaftStage(input.load?.train).kind === 'belt',
     direct: train === 'direct',
     required: w.value('load.requiredPower'),
     enclosures:
@@ -52,7 +53,7 @@ export function tellReplacement(
     starDelta: (input.method ?? input.history?.method) === 'star-delta',
     drive: input.method === 'drive' || (input.method === undefined && input.speed?.need === 'variable'),
   });
-  fasterSpeed(walk, plate, needs, old, next, motor);
+  fasterSpeed(walk, plate, needs, old, next, motor, kind === 'choice' ? chosenBy : undefined);
   return { kind, name: next.name, likeness: overall(lines), lines };
 }
 
@@ -64,6 +65,7 @@ function fasterSpeed(
   old: Identity,
   next: Identity,
   motor: Motor | undefined,
+  method: Method | undefined,
 ): void {
   const { input, w } = walk;
   const { speed, power, poles, frequency } = plate;
@@ -121,6 +123,8 @@ function fasterSpeed(
   const more = w.value('replacement.powerRatio');
   const faster = w.value('replacement.speedRatio');
   if (more === undefined || faster === undefined || Math.abs(more - 1) < 0.01) return;
+  // A drive gives the speed that is asked, however little its motor slips.
+  if (method === 'drive') return;
   w.finding(
     'replacement.speed',
     more > 1.02 ? 'caution' : 'note',

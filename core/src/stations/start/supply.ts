@@ -106,15 +106,18 @@ export function readSupply({ input, practice, w }: Walk): SupplyNeeds {
     copper,
     startLimit: supply?.startLimit?.value,
     upstreamKnown: source?.kind !== 'transformer' || supply?.upstream !== undefined,
-    rating:
-      source?.kind === 'transformer'
-        ? source.rating?.value
-        : source?.kind === 'generator'
-          ? ratingOf(source).value
-          : undefined,
+    rating: sourceRating(source),
     generator,
   };
 }
+
+/** VA of the bank, or of all sets that run; undefined of any other source, or where nobody said. */
+export const sourceRating = (source: NonNullable<Case['supply']>['source']): number | undefined =>
+  source?.kind === 'transformer'
+    ? source.rating?.value
+    : source?.kind === 'generator'
+      ? ratingOf(source).value
+      : undefined;
 
 /** Apparent power of all sets that run: kW ÷ power factor, times their number. */
 function ratingOf({ rating, powerFactor, sets = 1 }: Generator): Given<'VA'> {

@@ -107,7 +107,7 @@
         {/each}
       </ul>
     {/if}
-    {#if station === 'choice' || station === 'sheet'}<OpenList />{/if}
+    <OpenList only={station === 'choice' || station === 'sheet' ? null : because} />
     {#if wanted.length > 0}
       <p class="mb-3 text-quiet">
         Still wanted here:

@@ -5,11 +5,16 @@
   import { useDesk } from './desk.svelte';
   import { useGoto } from './goto';
 
+  interface Props {
+    /** The fields that keep a station from enough; null for all there are. */
+    only: readonly string[] | null;
+  }
+  let { only }: Props = $props();
   /** How many stand open at once; the rest is folded. */
   const first = 3;
   const desk = useDesk();
   const goto = useGoto();
-  const open = $derived(desk().result?.open ?? []);
+  const open = $derived((desk().result?.open ?? []).filter((o) => only?.includes(o.field) ?? true));
 </script>
 
 {#snippet entry(field: string, text: string)}

@@ -98,7 +98,7 @@
     {/each}
     {#each conditions as c (c.text)}
       <p class="flex items-start gap-2 py-0.5" data-testid="condition">
-        <span class="mt-0.5"><Mark state="note" /></span><span
+        <span class="mt-0.5"><Mark state="condition" /></span><span
           >{c.text}
           <Button class="link screen-only" onclick={() => goto(c.field)}>→ {fieldName(c.field)}</Button></span
         >
