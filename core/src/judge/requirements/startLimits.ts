@@ -57,6 +57,7 @@ export const startsAnHour = requirement({
   marginOf: ({ needs }, _, { starts }) => (starts === undefined ? 0 : starts / (needs.start.perHour ?? 1) - 1),
   sentence: ({ tried, needs }) =>
     problemText(tried, ['start.too-often']) ??
-    `Bears ${needs.start.perHour} ${needs.start.perHour === 1 ? 'start' : 'starts'} an hour.`,
+    `Bears the ${needs.start.perHour} ${needs.start.perHour === 1 ? 'start' : 'starts'} an hour asked` +
+      `${tried?.starts === undefined ? '' : `: ${Math.floor(tried.starts)} at most`}.`,
   cure: ({ tried }) => `at most ${Math.floor(tried?.starts ?? 0)} starts an hour`,
 });
