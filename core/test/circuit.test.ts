@@ -206,12 +206,37 @@ describe('cables worked from IEC 60364-5-52', () => {
     [41, { material: 'aluminium' }, 10, 44], [77, { material: 'aluminium', insulation: 'xlpe', method: 'E' }, 16, 77],
     [60, { method: 'E', circuits: 3, arrangement: 'single-layer' }, 16, 80 * 0.82],
     [38, { method: 'D1', circuits: 3 }, 16, 64 * 0.75],
+    // Side by side they are circuits too (523.7): 2 × .8 on a wall; 3 circuits and one more are four, .65.
+    [470, {}, 150, 2 * 299 * 0.8], [480, {}, 185, 2 * 341 * 0.8], [200, { parallel: 2 }, 50, 2 * 144 * 0.8],
+    [180, { parallel: 2, circuits: 3 }, 50, 2 * 144 * 0.65], [430, { method: 'D2' }, 240, 2 * 320 * 0.75],
+    [420, { method: 'E', parallel: 2, arrangement: 'single-layer' }, 120, 2 * 276 * 0.88],
+    // In conduit the bunched row alone: six .57, nine .5, as everywhere where they lie in a bunch.
+    [30, { method: 'B1', circuits: 6 }, 16, 68 * 0.57], [30, { method: 'B1', circuits: 9 }, 16, 68 * 0.5],
+    [41, { method: 'A2', circuits: 4 }, 25, 68 * 0.65], [41, { circuits: 9, arrangement: 'single-layer' }, 16, 76 * 0.7],
+    // A diameter apart: on a wall .94 and .9, multi-core on a tray .98, trefoils .98 and .96.
+    [41, { circuits: 2, arrangement: 'spaced' }, 10, 57 * 0.94], [41, { circuits: 3, arrangement: 'spaced' }, 10, 57 * 0.9],
+    [41, { method: 'E', circuits: 3, arrangement: 'spaced' }, 6, 43 * 0.98],
+    [100, { method: 'F', circuits: 2, arrangement: 'spaced' }, 25, 110 * 0.98],
+    [100, { method: 'F', circuits: 3, arrangement: 'spaced' }, 25, 110 * 0.96],
   ] as const)('%d A laid %j: %d mm²', (current, cable, area, ampacity) => {
     const r = european(`${current} A`, cable);
     expect(figure(r, 'guard.conductorArea')).toBe(area);
     expect(figure(r, 'guard.ampacity')).toBeCloseTo(ampacity, 6);
   }); // prettier-ignore
 
+  it.each([
+    [{ method: 'B1', arrangement: 'single-layer' }, 'guard.cable.arrangement'],
+    [{ method: 'A2', circuits: 2, arrangement: 'spaced' }, 'guard.cable.arrangement'],
+    [{ method: 'F', circuits: 4, arrangement: 'spaced' }, 'guard.cable.circuits'],
+    [{ method: 'E', circuits: 7, arrangement: 'spaced' }, 'guard.cable.circuits'],
+    [{ circuits: 21 }, 'guard.cable.circuits'],
+    [{ method: 'D1', circuits: 7 }, 'guard.cable.circuits'],
+    [{ ambient: '61 degC' }, 'guard.cable.ambient'],
+  ] as const)('%j: no table knows it, and none is held on', (cable, path) => {
+    const r = european('20 A', cable);
+    expect(r.figures['guard.ampacity']).toBeUndefined();
+    expect(r.findings.find((f) => f.id === 'guard.cable-beyond')).toMatchObject({ level: 'caution', fields: [path] });
+  });
   it('earth: the phase’s to 16 mm², 16 to 35, half above (60364-5-54 Table 54.2)', () => {
     const earth = (current: number) => figure(european(`${current} A`), 'guard.earthArea');
     expect([earth(41), earth(75), earth(95), earth(118), earth(140), earth(180), earth(220)]).toEqual([
@@ -512,7 +537,10 @@ describe('the overload relay against the simulated start', () => {
     expect(dial()).toBe(dial('delta'));
   });
   it('star-delta leads are spoken of, others not', () => {
-    expect(finding(european('41 A', {}, { method: 'star-delta' }), 'guard.six-leads')?.text).toContain('2.5 mm²');
+    // By hand: 23.7 A each, two circuits in a bunch: 2.5 mm² carry 24 × 0.8 = 19.2 A, 4 mm² 25.6 A.
+    expect(finding(european('41 A', {}, { method: 'star-delta' }), 'guard.six-leads')?.text).toContain(
+      'current: 4 mm²',
+    );
     expect(findingIds(european('41 A'))).not.toContain('guard.six-leads');
   });
 });

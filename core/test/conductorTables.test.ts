@@ -245,9 +245,20 @@ describe('IEC 60364-5-52 (from memory, two passes)', () => {
     expect(known(iec.airFactors.rows, 1)).toEqual([1.22, 1.17, 1.12, 1.06, 1, 0.94, 0.87, 0.79, 0.71, 0.61, 0.5]);
     expect(known(iec.airFactors.rows, 2).slice(4, 9)).toEqual([1, 0.96, 0.91, 0.87, 0.82]);
     expect(known(iec.groundFactors.rows, 1).slice(0, 6)).toEqual([1.1, 1.05, 1, 0.95, 0.89, 0.84]);
-    const bunched = iec.groupFactors.rows.filter((r) => [2, 3, 4, 5, 6, 9].includes(r[0])).map((r) => r[1]);
-    expect(bunched).toEqual([0.8, 0.7, 0.65, 0.6, 0.57, 0.5]);
-    for (const i of [1, 2, 3, 4]) expect(falling(known(iec.groupFactors.rows, i))).toBe(true);
+    // Table B.52.17, by its rows: item 1 bunched, 2 on a wall, 4 on a perforated tray; B.52.20 and B.52.21 spaced.
+    const at = (of: { readonly rows: Rows }, n: number, column: number) => of.rows.find((r) => r[0] === n)?.[column];
+    expect([2, 3, 4, 5, 6, 9].map((n) => at(iec.bunchedGroups, n, 1))).toEqual([0.8, 0.7, 0.65, 0.6, 0.57, 0.5]);
+    expect([2, 3, 4, 9].map((n) => at(iec.layerGroups, n, 1))).toEqual([0.85, 0.79, 0.75, 0.7]);
+    expect([2, 3, 4, 9].map((n) => at(iec.layerGroups, n, 2))).toEqual([0.88, 0.82, 0.77, 0.72]);
+    expect([2, 3].map((n) => at(iec.spacedGroups, n, 1))).toEqual([0.94, 0.9]);
+    expect([2, 3, 4, 6].map((n) => at(iec.spacedGroups, n, 2))).toEqual([1, 0.98, 0.95, 0.91]);
+    expect([2, 3, 4].map((n) => at(iec.spacedGroups, n, 3))).toEqual([0.98, 0.96, null]);
+    for (const [of, columns] of [
+      [iec.bunchedGroups, 1],
+      [iec.layerGroups, 3],
+      [iec.spacedGroups, 3],
+    ] as const)
+      for (let i = 1; i <= columns; i++) expect(falling(known(of.rows, i))).toBe(true);
     for (const i of [1, 2]) expect(falling(known(iec.groundGroups.rows, i))).toBe(true);
   });
 });

@@ -28,6 +28,20 @@ describe('gates and classes, entered a second time by column', () => {
       2590, 3420, 4500, 6000, 8060, 10600, 14140, 19000, 24000, 35000,
     ]);
   }); // prettier-ignore
+  it.each([
+    [4, 18.5, 47],
+    [6, 28, 72],
+    [8, 35.2, 92],
+    [10, 46.5, 110],
+    [12, 55.2, 140],
+    // Of 2 A no gate is remembered: half of 4 A's.
+    [2, 9.25, 23.5],
+  ])('IEC 60269-2: %d A gG is off in 5 s at %d A and in 0.1 s at %d A', (rating, five, tenth) => {
+    const { quick, slow } = practice.deviceBand('fuse-gg', rating);
+    expect(slow(five)).toBeCloseTo(5, 6);
+    expect(slow(tenth)).toBeCloseTo(0.1, 6);
+    for (const m of [3, 5, 8]) expect(quick(m * rating)).toBeLessThanOrEqual(slow(m * rating));
+  });
   it('what one rating surely melts at the next but two surely bears: gates of gG follow each other', () => {
     for (let i = 0; i + 2 < practice.fuseGates.rows.length; i++)
       expect(practice.fuseGates.rows[i]?.[4]).toBeLessThanOrEqual(

@@ -164,7 +164,8 @@ export function disconnectionOf(
   dial: number,
   of: Opening,
 ): Disconnection | undefined {
-  const time = practice.disconnection?.(dial, line);
+  // By the rating of what protects; a magnetic release is no rating, its breaker's dial is.
+  const time = practice.disconnection?.(of.kind === 'motor-breaker' ? dial : of.rating, line);
   if (!time) return undefined;
   const band = deviceBand(of.kind, of.rating);
   // A motor breaker opens by its overload release as well; a relay opens a contactor, which is no disconnection.
@@ -320,6 +321,12 @@ export function cableFor(
   const laid = laidFor(walk, needed, design);
   if ('because' in laid) return laid;
   const given = input.guard?.cable;
+  const count = given?.parallel ?? 1;
+  if (laid.grouped(count) === undefined)
+    return {
+      because: `The tables know no ${count} side by side beside others so many: lay them apart, or have it worked out.`,
+      path: 'guard.cable.parallel',
+    };
   const carries = leastConductors(laid, needed, given?.parallel);
   const running = way && leastConductors(laid, needed, given?.parallel, (size, n) => runs(way, size, n));
   const both =
@@ -340,7 +347,6 @@ export function cableFor(
   const same = (a: Conductors | undefined, b: Conductors | undefined): boolean =>
     a?.size.area === b?.size.area && a?.count === b?.count;
   const size = given?.area && typedSize(laid, given.area.area);
-  const count = given?.parallel ?? 1;
   const conductors = size ? { size, count, ampacity: ampacityOf(laid, size, count) } : least;
   const decides = same(least, carries)
     ? 'ampacity'

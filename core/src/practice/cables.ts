@@ -45,7 +45,8 @@ export interface Laid {
   readonly source: Source;
   readonly impedanceSource: Source;
   readonly ambientFactor: Prescribed<number>;
-  readonly groupFactor: Prescribed<number>;
+  /** Factor for what lies together, so many conductors a phase side by side; undefined where no table knows it. */
+  readonly grouped: (parallel: number) => Prescribed<number> | undefined;
   /** The field by which the practice counts what lies beside it. */
   readonly besides: 'guard.cable.circuits' | 'guard.cable.conductors';
   /** A·s^½/mm² of a short circuit that heats the conductor alone. */
@@ -92,8 +93,8 @@ export interface Conductors {
 
 const most = 6;
 
-export const ampacityOf = ({ ambientFactor, groupFactor }: Laid, size: LaidSize, count: number): number => {
-  const asLaid = count * size.base * ambientFactor.value * groupFactor.value;
+export const ampacityOf = ({ ambientFactor, grouped }: Laid, size: LaidSize, count: number): number => {
+  const asLaid = count * size.base * ambientFactor.value * (grouped(count)?.value ?? 0);
   return size.terminals === undefined ? asLaid : Math.min(asLaid, count * size.terminals);
 };
 

@@ -1,5 +1,5 @@
 import { reaches } from '../../law';
-import { commonPractice, remembered } from '../../contract';
+import { commonPractice, remembered, type Source } from '../../contract';
 import { takingUsual, type CableAsked, type Laid, type NotLaid } from '../cables';
 import type { Practice } from '../practice';
 import { atBand, cell } from '../table';
@@ -15,6 +15,21 @@ const breakers = [
 const fuses = [
   2, 4, 6, 8, 10, 12, 16, 20, 25, 32, 40, 50, 63, 80, 100, 125, 160, 200, 250, 315, 400, 500, 630, 800, 1000, 1250,
 ] as const; // prettier-ignore
+
+interface Groups {
+  readonly at: (circuits: number) => number | undefined;
+  readonly source: Source;
+}
+
+/** Which table of circuits together holds for a method and how they lie; undefined where none does. */
+function groupsFor(method: t.InstallationMethod, lie: NonNullable<CableAsked['arrangement']>): Groups | undefined {
+  if (method === 'D1' || method === 'D2')
+    return { at: (n) => atBand(t.groundGroups, n, method), source: t.groundGroups.source };
+  if (lie === 'bunched') return { at: (n) => atBand(t.bunchedGroups, n, 'bunched'), source: t.bunchedGroups.source };
+  if (method !== 'C' && method !== 'E' && method !== 'F') return undefined;
+  const of = lie === 'spaced' ? t.spacedGroups : t.layerGroups;
+  return { at: (n) => atBand(of, n, method), source: of.source };
+}
 
 /** Cables and devices by IEC 60364 and IEC 60947. */
 export const cables = {
@@ -32,14 +47,20 @@ export const cables = {
     const ambientFactor = atBand(factors, Math.max(10, ambient), insulation);
     if (ambientFactor === undefined)
       return { because: `The tables end below ${ambient} °C for this insulation.`, path: 'guard.cable.ambient' };
-    const arrangement = asked.arrangement ?? 'bunched';
-    const tray = method === 'E' || method === 'F';
-    const beside = arrangement === 'bunched' ? 'bunched' : arrangement === 'spaced' ? 'spaced' : tray ? 'tray' : 'wall';
-    const group =
-      method === 'D1' || method === 'D2'
-        ? atBand(t.groundGroups, circuits, method)
-        : atBand(t.groupFactors, circuits, beside);
-    if (group === undefined)
+    const groups = groupsFor(method, asked.arrangement ?? 'bunched');
+    if (!groups)
+      return {
+        because:
+          `Laid by method ${method} the tables know circuits in a bunch alone: single layers are for walls and trays ` +
+          '(C, E, F).',
+        path: 'guard.cable.arrangement',
+      };
+    // Conductors of a phase side by side are circuits as well (523.7).
+    const grouped = (parallel: number) => {
+      const value = groups.at(circuits + parallel - 1);
+      return value === undefined ? undefined : { value, source: groups.source };
+    };
+    if (!grouped(1))
       return {
         because: `The tables know no ${circuits} circuits laid so: say how else, or have it worked out.`,
         path: 'guard.cable.circuits',
@@ -58,7 +79,7 @@ export const cables = {
       source: table.source,
       impedanceSource: t.dropSource,
       ambientFactor: { value: ambientFactor, source: factors.source },
-      groupFactor: { value: group, source: buried ? t.groundGroups.source : t.groupFactors.source },
+      grouped,
       k: { value: t.shortCircuitK[material][insulation], source: t.shortCircuitSource },
       ...(insulation === 'xlpe' && {
         remark:
@@ -135,10 +156,10 @@ export const cables = {
   usualDevice: 'motor-breaker',
   combinationStandard: 'IEC 60947-4-1',
 
-  disconnection(device, line) {
+  disconnection(rating, line) {
     const toEarth = t.nominalToEarth.find(([from, to]) => line >= from && line <= to)?.[2] ?? line / Math.sqrt(3);
     const row = t.disconnectionTimes.rows.find((r) => toEarth <= r[0]);
-    const time = device <= 32 ? (cell(t.disconnectionTimes, row, 'final') ?? 0.1) : 5;
+    const time = rating <= 32 ? (cell(t.disconnectionTimes, row, 'final') ?? 0.1) : 5;
     return { value: time, source: t.disconnectionTimes.source };
   },
 

@@ -62,6 +62,7 @@ export const cables = {
         path: 'guard.cable.ambient',
       };
     const table = (free ? t.inFreeAir : t.inRaceway)[material];
+    const group = { value: atBand(t.bundlingFactors, conductors, 'factor') ?? 0.35, source: t.bundlingFactors.source };
     const steel = raceway === 'conduit-steel';
     const sizes = table.rows.flatMap((row): LaidSize[] => {
       const place = row[0];
@@ -93,7 +94,8 @@ export const cables = {
       source: table.source,
       impedanceSource: t.wireImpedance.source,
       ambientFactor: { value: ambientFactor, source: t.ambientFactors.source },
-      groupFactor: { value: atBand(t.bundlingFactors, conductors, 'factor') ?? 0.35, source: t.bundlingFactors.source },
+      // Each set side by side in a raceway of its own, as 310.10(G) has it usually.
+      grouped: () => group,
       k: {
         value: withstandOf(material, rating, asked.wire),
         source: remembered('standard', 'ICEA P-32-382', '2018', 'short-circuit heating of conductors'),

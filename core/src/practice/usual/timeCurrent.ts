@@ -153,22 +153,38 @@ const either = (a: TimeBand, b: TimeBand, source: Source): TimeBand => ({
   ...(b.limitsFrom !== undefined && { limitsFrom: b.limitsFrom }),
 });
 
+/**
+ * The greatest currents of small fuses gG at 5 s and 0.1 s, A. The least ones are not told here and stand in proportion
+ * to those of 16 A; a 2 A one in proportion to 4 A.
+ */
+export const smallFuseGates = table(
+  remembered('standard', 'IEC 60269-2', '2013', 'gates of gG fuse-links below 16 A'),
+  ['within5', 'within01'],
+  // prettier-ignore
+  [[4, 18.5, 47], [6, 28, 72], [8, 35.2, 92], [10, 46.5, 110], [12, 55.2, 140]],
+);
+
 const gatesOf = (rating: number): TimeBand => {
   const { rows } = fuseGates;
   const row = rows.find((r) => reaches(r[0], rating)) ?? rows.at(-1);
+  const small = rating < 16 ? smallFuseGates.rows.find((r) => reaches(r[0], rating)) : undefined;
   // Below the table's 16 A in proportion; beyond its last likewise.
-  const scale = row && (rating < 16 || rating > row[0]) ? rating / row[0] : 1;
-  const at = (name: (typeof fuseGates.columns)[number]): number => scale * (cell(fuseGates, row, name) ?? NaN);
+  const share = row && (rating < 16 || rating > row[0]) ? rating / row[0] : 1;
+  const at = (name: (typeof fuseGates.columns)[number]): number => share * (cell(fuseGates, row, name) ?? NaN);
+  const slow = (name: 'within5' | 'within01'): number => {
+    const own = cell(smallFuseGates, small, name);
+    return own === undefined || !small ? at(name) : own * Math.min(1, rating / small[0]);
+  };
   return {
     quick: throughPoints([
       [at('not10'), 10],
       [at('not01'), 0.1],
     ]),
     slow: throughPoints([
-      [at('within5'), 5],
-      [at('within01'), 0.1],
+      [slow('within5'), 5],
+      [slow('within01'), 0.1],
     ]),
-    source: fuseGates.source,
+    source: small ? smallFuseGates.source : fuseGates.source,
   };
 };
 

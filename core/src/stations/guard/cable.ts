@@ -46,7 +46,8 @@ export function tellCable(walk: Walk, subject: Subject, needed: number, current:
     return undefined;
   }
   const { laid, least, typed, conductors, carries, decides } = cable;
-  const { ambientFactor, groupFactor, source } = laid;
+  const { ambientFactor, source } = laid;
+  const beside = conductors?.count ?? given?.parallel ?? 1;
   const by = (path: string, given: string | number | undefined) => {
     const taken = laid.taken.find((t) => t.path === path);
     const holds = taken?.value ?? given;
@@ -61,8 +62,12 @@ export function tellCable(walk: Walk, subject: Subject, needed: number, current:
     symbol: 'f_a',
   });
   const counted = laid.besides === 'guard.cable.circuits' ? given?.circuits : given?.conductors;
-  w.stated('guard.groupFactor', '1', q(groupFactor.value, '1'), groupFactor.source, {
+  const group = laid.grouped(beside) ?? laid.grouped(1);
+  w.stated('guard.groupFactor', '1', q(group?.value ?? 1, '1'), group?.source ?? source, {
     ...by(laid.besides, counted),
+    ...(beside > 1 && laid.besides === 'guard.cable.circuits'
+      ? { text: `${group?.value ?? 1} (${beside} side by side count as circuits)` }
+      : {}),
     symbol: 'f_g',
   });
   if (laid.remark) w.finding('guard.cable-remark', 'note', laid.remark, { fields: ['guard.cable'], source });
@@ -133,12 +138,12 @@ export function tellCable(walk: Walk, subject: Subject, needed: number, current:
       source,
     });
   if (subject.method === 'star-delta') {
-    const leads = leastConductors(laid, needed / Math.sqrt(3));
+    const leads = leastConductors({ ...laid, grouped: (n) => laid.grouped(2 * n) }, needed / Math.sqrt(3));
     w.finding(
       'guard.six-leads',
       'note',
-      `From the starter six leads go to the motor, each with 0.58 of the current: ${leads?.size.name ?? 'none'} by ` +
-        'ampacity. They lie together: count the six of them.',
+      `From the starter six leads go to the motor, each with 0.58 of the current: ${leads ? nameOf(leads) : 'none'} by ` +
+        'ampacity, counted as two circuits that lie together.',
       { fields: ['guard.cable'], figures: ['guard.conductorCurrent'], source: sixLeads },
     );
   }

@@ -72,14 +72,22 @@ export const groundFactors = table(erection('Table B.52.15'), ['pvc', 'xlpe'], [
   [70, null, 0.53], [75, null, 0.46], [80, null, 0.38],
 ]); // prettier-ignore
 
-/**
- * Factor for up to so many circuits together: bunched, a single layer touching (on a wall; on a perforated tray), and
- * spaced by a diameter on a tray.
- */
-export const groupFactors = table(erection('Tables B.52.17 and B.52.20'), ['bunched', 'wall', 'tray', 'spaced'], [
-  [1, 1, 1, 1, 1], [2, 0.8, 0.85, 0.88, 1], [3, 0.7, 0.79, 0.82, 0.98], [4, 0.65, 0.75, 0.77, 0.95],
-  [5, 0.6, 0.73, 0.75, 0.91], [6, 0.57, 0.72, 0.73, 0.91], [7, 0.54, 0.72, 0.73, null], [8, 0.52, 0.71, 0.72, null],
-  [9, 0.5, 0.7, 0.72, null], [12, 0.45, 0.7, 0.72, null], [16, 0.41, 0.7, 0.72, null], [20, 0.38, 0.7, 0.72, null],
+/** Factor for up to so many circuits bunched, on a surface or enclosed: every method from A1 to F. */
+export const bunchedGroups = table(erection('Table B.52.17, item 1'), ['bunched'], [
+  [1, 1], [2, 0.8], [3, 0.7], [4, 0.65], [5, 0.6], [6, 0.57], [7, 0.54], [8, 0.52], [9, 0.5], [12, 0.45], [16, 0.41],
+  [20, 0.38],
+]); // prettier-ignore
+
+/** In a single layer touching on a wall (C, item 2) or a perforated tray (E and F, item 4): no less beyond nine. */
+export const layerGroups = table(erection('Table B.52.17, items 2 and 4'), ['C', 'E', 'F'], [
+  [1, 1, 1, 1], [2, 0.85, 0.88, 0.88], [3, 0.79, 0.82, 0.82], [4, 0.75, 0.77, 0.77], [5, 0.73, 0.75, 0.75],
+  [6, 0.72, 0.73, 0.73], [7, 0.72, 0.73, 0.73], [8, 0.71, 0.72, 0.72], [9, 0.7, 0.72, 0.72], [20, 0.7, 0.72, 0.72],
+]); // prettier-ignore
+
+/** A diameter apart: on a wall (C), multi-core on a tray (E, Table B.52.20), trefoils on a tray (F, Table B.52.21). */
+export const spacedGroups = table(erection('Tables B.52.17, B.52.20 and B.52.21'), ['C', 'E', 'F'], [
+  [1, 1, 1, 1], [2, 0.94, 1, 0.98], [3, 0.9, 0.98, 0.96], [4, 0.9, 0.95, null], [6, 0.9, 0.91, null],
+  [9, 0.9, null, null],
 ]); // prettier-ignore
 
 /** The same in the ground: touching in ducts (D1), touching cables (D2). */
