@@ -51,7 +51,7 @@ describe('fault current, earth and what a device may be marked with', () => {
     // 0.95 × 230.94 ÷ √(0.15² + 0.016²) = 1454 A.
     expect(figure(at('20 m'), 'guard.earthFault')).toBeCloseTo(1454, -1);
     expect(findingIds(at('20 m'))).not.toContain('guard.disconnection');
-    // 22 kW behind 63 A gG is beyond 32 A: 5 s. 11 kW of 21 A behind 40 A as well, whatever its dial; behind 32 A 0.4 s.
+    // By the device: 21 A behind 40 A of gG have 5 s, whatever the dial, behind 32 A 0.4 s.
     const within = (current: string, device: 'fuse-gg' | 'fuse-am') =>
       european({ device }, { plate: { ...base({}, {}).plate, power: '11 kW', current }, load: { machine: 'conveyor' } })
         .figures['guard.earthFaultAsked']?.text;

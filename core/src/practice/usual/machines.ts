@@ -25,7 +25,8 @@ const machineFacts: Readonly<Record<Machine, MachineFacts>> = {
     ...constant(1.2, 0.3),
     ask:
       'A hoist wants a brake motor that holds the load when power goes; switched on the line it is rated S4 for its ' +
-      'starts, on a drive it lowers into a braking resistor. Lifting persons is for a competent person under the lift rules, not for this sheet.',
+      'starts, on a drive it lowers into a braking resistor. Lifting persons is for a competent person under the ' +
+      'lift rules, not for this sheet.',
   },
   'centrifugal-pump': quadratic(0.2, 0.3),
   // Its thrust bearing has no water film before it turns.

@@ -142,8 +142,8 @@ export function tellCable(walk: Walk, subject: Subject, needed: number, current:
     w.finding(
       'guard.six-leads',
       'note',
-      `From the starter six leads go to the motor, each with 0.58 of the current: ${leads ? nameOf(leads) : 'none'} by ` +
-        'ampacity, counted as two circuits that lie together.',
+      'From the starter six leads go to the motor, each with 0.58 of the current: ' +
+        `${leads ? nameOf(leads) : 'none'} by ampacity, counted as two circuits that lie together.`,
       { fields: ['guard.cable'], figures: ['guard.conductorCurrent'], source: sixLeads },
     );
   }
