@@ -30,8 +30,10 @@ const benches = new WeakMap<Needs, Map<string, Bench | null>>();
  */
 export function benchFor(needs: Needs, motor: Motor, method?: Method): Bench | undefined {
   const known = benches.get(needs) ?? new Map<string, Bench | null>();
-  // Straight on the line the cable may be a thicker one, for what it loses at standstill; a drive opens by itself.
-  const alone = method === 'direct' || (method === 'drive' && needs.practice.disconnection !== undefined);
+  // Straight on the line the cable may be a thicker one, for what it loses at standstill; a drive opens by itself, and
+  // no fault of the source's passes it.
+  const opens = needs.practice.disconnection !== undefined || (needs.supply.impedance ?? 0) > 0;
+  const alone = method === 'direct' || (method === 'drive' && opens);
   const own = needs.place.cable !== undefined && alone ? method : undefined;
   const key = `${startKey(motor)} ${own ?? ''}`;
   benches.set(needs, known);

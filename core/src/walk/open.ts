@@ -89,6 +89,8 @@ export function openOf(
     );
   if (place?.dirt === undefined) ask('place.dirt', 'site', 'How dirty it is where it stands decides the enclosure.');
   if (place?.water === undefined) ask('place.water', 'site', 'What water reaches it decides the enclosure.');
+  if (place?.altitude === undefined)
+    ask('place.altitude', 'site', 'How high above the sea it stands: thin air cools less. 1000 m at most is taken.');
   const { train } = load ?? {};
   if (load && train?.stages === undefined && train?.kind === undefined)
     ask(
@@ -100,6 +102,8 @@ export function openOf(
     ask('place.cable.length', 'site', 'How long is the motor’s cable? Drop, disconnection and pulses rest on it.');
   const asked = letThroughAsked(guard);
   if (asked) ask('guard.letThrough', 'maker', asked.text);
+  if (input.plate && input.plate.frame === undefined && input.motor?.existing !== true)
+    ask('plate.frame', 'site', 'Its frame, with all letters: feet, face and shaft that the new one must fit.');
   if (input.plate?.speed && input.plate.frequency === undefined && supply?.frequency === undefined)
     ask('plate.frequency', 'site', `At which frequency the plate’s speed holds: ${practice.frequency} Hz is taken.`);
   if (supply?.frequency === undefined && supply !== undefined)
