@@ -29,9 +29,9 @@
       <caption class="sr-only">Ways to go on, their bills and what they are worth</caption>
       <thead>
         <tr>
-          <th>What</th><th class="n">kWh a year</th><th class="n">Bill a year</th><th class="n"
+          <th class="min-w-44">What</th><th class="n">kWh a year</th><th class="n">Bill a year</th><th class="n"
             >Spent{indexed ? '*' : ''}</th
-          ><th class="n">Net present value</th><th class="n">Back in</th><th class="w-1/5">Spent and running</th>
+          ><th class="n">Net present value</th><th class="n">Back in</th><th class="w-24">Spent and running</th>
         </tr>
       </thead>
       <tbody>
