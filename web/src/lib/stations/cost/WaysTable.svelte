@@ -29,7 +29,7 @@
       <caption class="sr-only">Ways to go on, their bills and what they are worth</caption>
       <thead>
         <tr>
-          <th class="min-w-44">What</th><th class="n">kWh a year</th><th class="n">Bill a year</th><th class="n"
+          <th>What</th><th class="n">kWh a year</th><th class="n">Bill a year</th><th class="n"
             >Spent{indexed ? '*' : ''}</th
           ><th class="n">Net present value</th><th class="n">Back in</th><th class="w-24">Spent and running</th>
         </tr>
@@ -43,7 +43,7 @@
             </th>
             <td class="n">{rounded(o.energy)}</td>
             <td class="n">{rounded(o.bill)}</td>
-            <td class="n">{o.band && o.cost > 0 ? `${between(o.band.cost)}*` : rounded(o.cost)}</td>
+            <td class="n whitespace-normal!">{o.band && o.cost > 0 ? `${between(o.band.cost)}*` : rounded(o.cost)}</td>
             <td class="n {o === best ? 'font-semibold' : ''}">{rounded(o.netPresentValue)}</td>
             <td class="n"
               >{o.cost <= (options[0]?.cost ?? 0)
