@@ -158,10 +158,10 @@ describe('what is given for a saving', () => {
 describe('the band', () => {
   const around = { least: 0.5, usual: 1, most: 1.5 };
   it('a triangle: its middle, its ends, a tenth of the way', () => {
-    expect([0, 0.5, 1].map((p) => triangular(around, p))).toEqual([0.5, 1, 1.5]);
+    expect([0, 0.5, 1].map((p) => triangular(around)(p))).toEqual([0.5, 1, 1.5]);
     // Area of the left triangle to x is 2 (x − ½)²: at 0.02 a tenth of the whole width.
-    expect(triangular(around, 0.02)).toBeCloseTo(0.6, 12);
-    expect(triangular({ least: 2, usual: 2, most: 2 }, 0.7)).toBe(2);
+    expect(triangular(around)(0.02)).toBeCloseTo(0.6, 12);
+    expect(triangular({ least: 2, usual: 2, most: 2 })(0.7)).toBe(2);
   });
   it('the sum of two triangles has the percentiles of the sum, and the same seed gives the same', () => {
     const sum = (v: ArrayLike<number>): number => (v[0] ?? 0) + (v[1] ?? 0);

@@ -22,7 +22,7 @@ import {
   type TripClass,
 } from '../practice';
 import { q } from '../quantity';
-import { faultBorne, faulted, type Opening } from './fault';
+import { clearing, faultBorne, type Clearing, type Opening } from './fault';
 import type { Subject } from './subject';
 import type { CableImpedance, Walk } from './walk';
 
@@ -125,15 +125,14 @@ export interface CableWay {
   readonly start: { readonly current: number; readonly maxDrop: number } | undefined;
   /** What an earth fault at its end asks; undefined where no time is prescribed. */
   readonly earth: EarthLoop | undefined;
-  /** What a short circuit on it meets; undefined behind a drive. */
+  /** What a short circuit on it meets; undefined behind a drive, or a source of which no fault current is known. */
   readonly fault: FaultLoop | undefined;
 }
 
-/** The Ω of a source, 0 of one that is stiff or not described, and what opens a fault behind it. */
+/** The Ω of a source, and what opens a fault behind it. */
 interface FaultLoop {
   readonly impedance: number;
-  readonly device: Opening;
-  readonly letThrough: number | undefined;
+  readonly clearing: Clearing;
 }
 
 /** An earth fault at the end of a circuit: A that its device asks, s within which it must be off. */
@@ -200,18 +199,14 @@ function openingOf({ input, practice }: Asking, current: number, counted: Counte
   return { kind, rating, relay: { class: typed === undefined ? '10' : (`${typed}` as TripClass), dial: current } };
 }
 
-function faultLoop(walk: Sourced, current: number, counted: Counted): FaultLoop | undefined {
-  const device = openingOf(walk, current, counted);
-  // A source that nobody described is taken as stiff: what it does not open in time behind one, it opens nowhere.
-  const impedance = walk.w?.value('start.sourceImpedance') ?? 0;
-  return device && { impedance, device, letThrough: walk.input.guard?.letThrough?.value };
-}
-
-function earthLoop(walk: Sourced, line: number, current: number, by: FaultLoop | undefined): EarthLoop | undefined {
-  const { input, practice } = walk;
-  if (!by || !practice.disconnection || input.supply?.earthing === 'corner') return undefined;
-  const off = disconnectionOf(practice, line, input.guard?.relay?.dial?.value ?? current, by.device);
-  return off && { impedance: by.impedance, asked: off.asked, second: isUnearthed(input) };
+function earthLoop(
+  { input, practice }: Asking,
+  on: { readonly line: number; readonly current: number; readonly impedance: number },
+  device: Opening,
+): EarthLoop | undefined {
+  if (!practice.disconnection || input.supply?.earthing === 'corner') return undefined;
+  const off = disconnectionOf(practice, on.line, input.guard?.relay?.dial?.value ?? on.current, device);
+  return off && { impedance: on.impedance, asked: off.asked, second: isUnearthed(input) };
 }
 
 /** Of 5 % in all from the bus, 3 % are the branch circuit's (common practice; NFPA 70, 210.19 informational note). */
@@ -232,14 +227,17 @@ export function cableWay(
   if (length === undefined || length <= 0 || line === undefined) return undefined;
   const table = walk.practice.tableCurrent(on.power, on.voltage, on.current, line);
   const counted = { current: table?.value ?? on.current, efficientB: isEfficientB(walk, motor) };
-  const fault = byDrive ? undefined : faultLoop(walk, on.current, counted);
+  const device = byDrive ? undefined : openingOf(walk, on.current, counted);
+  // A source that nobody described is taken as stiff: what it does not open in time behind one, it opens nowhere.
+  const impedance = walk.w?.value('start.sourceImpedance') ?? 0;
+  const letThrough = input.guard?.letThrough?.value;
   return {
     ...{ line, length, current: on.current },
     cosine: Math.min(0.98, on.power / (Math.sqrt(3) * on.voltage * on.current * on.efficiency)),
     maxDrop: input.guard?.maxDrop ?? usualDrop,
     start: starts === undefined ? undefined : { current: starts, maxDrop: rules.maxStartDrop },
-    earth: earthLoop(walk, line, on.current, fault),
-    fault,
+    earth: device && earthLoop(walk, { line, current: on.current, impedance }, device),
+    fault: device && impedance > 0 ? { impedance, clearing: clearing(device, letThrough) } : undefined,
   };
 }
 
@@ -284,15 +282,14 @@ function opens(
 
 /** Whether so many of a size bear every short circuit on them; what only a maker knows is a condition, and no size. */
 function withstands({ fault, length, line }: CableWay, laid: Laid, size: LaidSize, n: number): boolean {
-  // Behind a stiff source no fault current is known.
-  if (!fault || fault.impedance <= 0) return true;
-  const { impedance, device, letThrough } = fault;
+  if (!fault) return true;
+  const { impedance } = fault;
   const at = faultAtEnd.of({
     ...{ U: q(line, 'V'), Z_s: q(impedance, 'ohm') },
     ...{ R: q((size.resistance * length) / n, 'ohm'), X: q((size.reactance * length) / n, 'ohm') },
   });
   const bears = cableWithstand.of({ k: q(laid.k.value, '1'), S: q(size.area * n, 'mm2') });
-  return faultBorne(faulted(device, at, line / (Math.sqrt(3) * impedance), letThrough), bears).bears !== 'no';
+  return faultBorne(fault.clearing, [at, line / (Math.sqrt(3) * impedance)], bears).bears !== 'no';
 }
 
 /** A case's cable as its tables see it, the least that does, and the one taken: the size that is there, else that. */
@@ -392,5 +389,6 @@ export function cableImpedance(
     reactance: (size.reactance * length) / count,
     drop: way && runningDrop(way, size, count),
     maxDrop: way?.maxDrop ?? usualDrop,
+    forDevice: !cable.typed && (cable.decides === 'disconnection' || cable.decides === 'fault'),
   };
 }

@@ -8,10 +8,8 @@ export interface Opening {
   readonly relay: { readonly class: TripClass; readonly dial: number } | undefined;
 }
 
-/** What a short circuit along a cable asks of it. A between the motor's end and the starter. */
-export interface Faulted {
-  readonly least: number;
-  readonly most: number;
+/** How what protects a cable opens a short circuit along it. */
+export interface Clearing {
   /** s until a fault of so many A is off, at the latest. */
   readonly clears: (current: number) => number;
   /** A from which the device limits the current: only its maker knows what it lets through there. */
@@ -26,12 +24,12 @@ export interface FaultBorne {
   readonly at: number | undefined;
 }
 
-/** A device with the relay beside it, and the fault currents from a motor's end of a cable to the starter. */
-export function faulted(device: Opening, least: number, most: number, letThrough: number | undefined): Faulted {
+/** A device with the relay beside it, and what its maker says that it lets through, A²·s. */
+export function clearing(device: Opening, letThrough: number | undefined): Clearing {
   const band = deviceBand(device.kind, device.rating);
   const relay = device.relay ? relayBand(device.relay.class, device.relay.dial).slow : () => Infinity;
   return {
-    ...{ least: Math.min(least, most), most: Math.max(least, most), letThrough, limitsFrom: band.limitsFrom },
+    ...{ letThrough, limitsFrom: band.limitsFrom },
     clears: (current) => Math.min(band.slow(current), Math.max(opening.contactor, relay(current))),
   };
 }
@@ -39,8 +37,13 @@ export function faulted(device: Opening, least: number, most: number, letThrough
 /** Currents looked at between both ends. */
 const steps = 24;
 
-/** Holds every fault along a cable against the A²s that its conductors withstand. */
-export function faultBorne({ least, most, clears, limitsFrom, letThrough }: Faulted, withstand: number): FaultBorne {
+/** Holds every fault along a cable, of so many A at its ends, against the A²s that its conductors withstand. */
+export function faultBorne(
+  { clears, limitsFrom, letThrough }: Clearing,
+  [one, other]: readonly [number, number],
+  withstand: number,
+): FaultBorne {
+  const [least, most] = [Math.min(one, other), Math.max(one, other)];
   const limits = limitsFrom ?? Infinity;
   let unknown: number | undefined;
   for (let i = 0; i <= steps; i++) {

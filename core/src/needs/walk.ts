@@ -163,6 +163,8 @@ export interface CableImpedance {
   /** Share of the voltage lost on it at rated current, and the share that is wished; undefined where no supply is. */
   readonly drop: number | undefined;
   readonly maxDrop: number;
+  /** Whether it is thicker for what opens its faults, which a drive's circuit does not have. */
+  readonly forDevice: boolean;
 }
 
 /** What the case says of the start: settings, inertia, and what motor and machine bear. */

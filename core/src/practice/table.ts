@@ -57,6 +57,19 @@ export function atBand<C extends string, V>(of: Table<C, V>, rating: number, col
   );
 }
 
+/** What a function makes of a few names, made once for each: only for names out of fixed lists, which bound it. */
+export function madeOnce<A extends readonly string[], V>(make: (...names: A) => V): (...names: A) => V {
+  const made = new Map<string, V>();
+  return (...names) => {
+    const key = names.join(' ');
+    const there = made.get(key);
+    if (there !== undefined) return there;
+    const value = make(...names);
+    made.set(key, value);
+    return value;
+  };
+}
+
 /** Column for a number of poles in a table of 2, 4 and 6 poles; slower motors read the last. */
 export const to6Poles = (poles: number): '2' | '4' | '6' => (poles <= 2 ? '2' : poles <= 4 ? '4' : '6');
 

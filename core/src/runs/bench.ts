@@ -30,11 +30,9 @@ const benches = new WeakMap<Needs, Map<string, Bench | null>>();
  */
 export function benchFor(needs: Needs, motor: Motor, method?: Method): Bench | undefined {
   const known = benches.get(needs) ?? new Map<string, Bench | null>();
-  // Straight on the line the cable may be a thicker one, for what it loses at standstill; a drive opens by itself, and
-  // no fault of the source's passes it.
-  const opens = needs.practice.disconnection !== undefined || (needs.supply.impedance ?? 0) > 0;
-  const alone = method === 'direct' || (method === 'drive' && opens);
-  const own = needs.place.cable !== undefined && alone ? method : undefined;
+  // Straight on the line the cable may be a thicker one, for what it loses at standstill; behind a drive it need not be
+  // as thick as a device asks that opens its faults.
+  const own = needs.place.cable !== undefined && hasOwnCable(needs, motor, method) ? method : undefined;
   const key = `${startKey(motor)} ${own ?? ''}`;
   benches.set(needs, known);
   const there = known.get(key);
@@ -42,6 +40,11 @@ export function benchFor(needs: Needs, motor: Motor, method?: Method): Bench | u
   const made = prepared(needs, motor, own);
   known.set(key, made ?? null);
   return made;
+}
+
+function hasOwnCable(needs: Needs, motor: Motor, method: Method | undefined): boolean {
+  if (method === 'drive') return benchFor(needs, motor)?.cable?.forDevice === true;
+  return method === 'direct';
 }
 
 function prepared(needs: Needs, motor: Motor, method: Method | undefined): Bench | undefined {

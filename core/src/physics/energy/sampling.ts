@@ -20,11 +20,12 @@ export interface Uncertain {
 }
 
 /** Value at a share p of the way through a triangular spread from `least` by `usual` to `most`. */
-export function triangular({ least, usual, most }: Uncertain, p: number): number {
+export function triangular({ least, usual, most }: Uncertain): (p: number) => number {
   const width = most - least;
-  if (!(width > 0)) return usual;
+  if (!(width > 0)) return () => usual;
   const turn = (usual - least) / width;
-  return p < turn ? least + Math.sqrt(p * width * (usual - least)) : most - Math.sqrt((1 - p) * width * (most - usual));
+  const [rising, falling] = [width * (usual - least), width * (most - usual)];
+  return (p) => (p < turn ? least + Math.sqrt(p * rising) : most - Math.sqrt((1 - p) * falling));
 }
 
 /** Root of x^(d + 1) = x + 1 above 1: steps of a d-dimensional sequence that fills evenly go by its powers. */
@@ -49,6 +50,7 @@ export function sampled(
 ): Float64Array {
   const next = seeded(seed);
   const root = evenStep(inputs.length);
+  const spreads = inputs.map(triangular);
   const size = inputs.length;
   const at = Float64Array.from(inputs, next);
   const step = Float64Array.from(inputs, (_, k) => root ** -(k + 1));
@@ -57,10 +59,10 @@ export function sampled(
   // Plain loops: this runs thousands of times in every solve.
   for (let i = 0; i < count; i++) {
     for (let k = 0; k < size; k++) {
-      const p = ((at[k] ?? 0) + (step[k] ?? 0)) % 1;
+      const on = (at[k] ?? 0) + (step[k] ?? 0);
+      const p = on < 1 ? on : on - 1;
       at[k] = p;
-      const input = inputs[k];
-      if (input) row[k] = triangular(input, p);
+      row[k] = spreads[k]?.(p) ?? 0;
     }
     results[i] = of(row);
   }

@@ -1,8 +1,8 @@
 import { reaches } from '../../law';
 import { commonPractice, remembered, type Source } from '../../contract';
-import { takingUsual, type CableAsked, type Laid, type NotLaid } from '../cables';
+import { takingUsual, type CableAsked, type Laid, type LaidSize, type NotLaid } from '../cables';
 import type { Practice } from '../practice';
-import { atBand, cell } from '../table';
+import { atBand, cell, madeOnce } from '../table';
 import * as t from './tables/conductors';
 
 /** Ratings of circuit-breakers by the preferred series of IEC 60059. */
@@ -30,6 +30,23 @@ function groupsFor(method: t.InstallationMethod, lie: NonNullable<CableAsked['ar
   const of = lie === 'spaced' ? t.spacedGroups : t.layerGroups;
   return { at: (n) => atBand(of, n, method), source: of.source };
 }
+
+const sizesOf = madeOnce(
+  (
+    material: NonNullable<CableAsked['material']>,
+    insulation: NonNullable<CableAsked['insulation']>,
+    method: t.InstallationMethod,
+  ): readonly LaidSize[] => {
+    const table = t.capacities[material][insulation];
+    return table.rows.flatMap((row) => {
+      const base = cell(table, row, method);
+      if (base === undefined) return [];
+      const area = row[0];
+      const resistance = t.resistivity[material] / area;
+      return [{ name: `${area} mm²`, area, base, resistance, reactance: t.reactance, parallel: area >= 50 }];
+    });
+  },
+);
 
 /** Cables and devices by IEC 60364 and IEC 60947. */
 export const cables = {
@@ -67,13 +84,7 @@ export const cables = {
       };
     const pvc = t.capacities[material].pvc;
     return {
-      sizes: table.rows.flatMap((row) => {
-        const base = cell(table, row, method);
-        if (base === undefined) return [];
-        const area = row[0];
-        const resistance = t.resistivity[material] / area;
-        return [{ name: `${area} mm²`, area, base, resistance, reactance: t.reactance, parallel: area >= 50 }];
-      }),
+      sizes: sizesOf(material, insulation, method),
       taken,
       besides: 'guard.cable.circuits',
       source: table.source,

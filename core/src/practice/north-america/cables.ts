@@ -2,7 +2,7 @@ import { isUpTo, exceeds } from '../../law';
 import { remembered, type Source } from '../../contract';
 import { takingUsual, type CableAsked, type Laid, type LaidSize, type NotLaid } from '../cables';
 import type { Practice } from '../practice';
-import { atBand, cell } from '../table';
+import { atBand, cell, madeOnce } from '../table';
 import * as t from './tables/conductors';
 
 const code = (part: string): Source => remembered('code', 'NFPA 70 (National Electrical Code)', '2023', part);
@@ -34,10 +34,46 @@ function terminalsOf(asked: CableAsked, rating: number): { readonly column: Colu
   return { column: '60', source: code('110.14(C)(1)(a)') };
 }
 
-/** Conductors, earth and conduit by the National Electrical Code. */
+const sizesOf = madeOnce(
+  (
+    material: 'copper' | 'aluminium',
+    place: 'free air' | 'raceway',
+    metal: 'steel' | 'pvc',
+    own: Column,
+    terminals: Column,
+    wire: 'XHHW' | 'THHN',
+  ): readonly LaidSize[] => {
+    const [table, inRaceway] = [
+      place === 'raceway' ? t.inRaceway[material] : t.inFreeAir[material],
+      t.inRaceway[material],
+    ];
+    return table.rows.flatMap((row): LaidSize[] => {
+      const size = row[0];
+      const [name, area] = t.wireSizes[size] ?? ['', 0];
+      // Sizes between the rows of Table 9 take the larger impedance of their neighbours.
+      const z = t.wireImpedance.rows.findLast((r) => r[0] <= size);
+      const base = cell(table, row, own);
+      const r = cell(t.wireImpedance, z, `${material} ${metal}`);
+      const x = cell(t.wireImpedance, z, `reactance ${metal}`);
+      if (base === undefined || r === undefined || x === undefined) return [];
+      const insulated = atBand(t.wireAreas, size, wire);
+      const there = inRaceway.rows.find((s) => s[0] === size);
+      return [
+        {
+          ...{ name, area, base, parallel: size >= parallelFrom },
+          ...{ resistance: r / 1000 / foot, reactance: x / 1000 / foot },
+          terminals: cell(inRaceway, there, terminals),
+          ...(insulated !== undefined && { insulated }),
+        },
+      ];
+    });
+  },
+);
+
 /** V of networks that are three-phase star or delta alike. */
 const slashVoltages = [240, 480, 600];
 
+/** Conductors, earth and conduit by the National Electrical Code. */
 export const cables = {
   hotterCable: { field: 'rating', value: 90 },
   cable(asked: CableAsked): Laid | NotLaid {
@@ -63,32 +99,15 @@ export const cables = {
       };
     const table = (free ? t.inFreeAir : t.inRaceway)[material];
     const group = { value: atBand(t.bundlingFactors, conductors, 'factor') ?? 0.35, source: t.bundlingFactors.source };
-    const steel = raceway === 'conduit-steel';
-    const sizes = table.rows.flatMap((row): LaidSize[] => {
-      const place = row[0];
-      const [name, area] = t.wireSizes[place] ?? ['', 0];
-      // Sizes between the rows of Table 9 take the larger impedance of their neighbours.
-      const z = t.wireImpedance.rows.findLast((r) => r[0] <= place);
-      const base = cell(table, row, own);
-      const r = cell(t.wireImpedance, z, `${material} ${steel ? 'steel' : 'pvc'}`);
-      const x = cell(t.wireImpedance, z, `reactance ${steel ? 'steel' : 'pvc'}`);
-      if (base === undefined || r === undefined || x === undefined) return [];
-      const insulated = atBand(t.wireAreas, place, thermoset(asked.wire) ? 'XHHW' : 'THHN');
-      return [
-        {
-          ...{ name, area, base, parallel: place >= parallelFrom },
-          ...{ resistance: r / 1000 / foot, reactance: x / 1000 / foot },
-          terminals: cell(
-            t.inRaceway[material],
-            t.inRaceway[material].rows.find((s) => s[0] === place),
-            terminals.column,
-          ),
-          ...(insulated !== undefined && { insulated }),
-        },
-      ];
-    });
     return {
-      sizes,
+      sizes: sizesOf(
+        material,
+        free ? 'free air' : 'raceway',
+        raceway === 'conduit-steel' ? 'steel' : 'pvc',
+        own,
+        terminals.column,
+        thermoset(asked.wire) ? 'XHHW' : 'THHN',
+      ),
       taken,
       besides: 'guard.cable.conductors',
       source: table.source,

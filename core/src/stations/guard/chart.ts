@@ -13,7 +13,7 @@ import {
   type TripClass,
 } from '../../practice';
 import { writeQuantity, q } from '../../quantity';
-import { faultBorne, faulted } from '../../needs';
+import { clearing, faultBorne } from '../../needs';
 import type { RelayTaken } from './relay';
 import { steadyOf } from './seen';
 
@@ -264,7 +264,7 @@ function cableCrossing(say: Say, timed: Timed, withstand: number, device: Device
   const { relay, fault, faultAtMotor, letThrough } = timed;
   const most = fault ?? faultAtMotor;
   if (most === undefined) return;
-  const { bears, at } = faultBorne(faulted({ ...device, relay }, faultAtMotor ?? most, most, letThrough), withstand);
+  const { bears, at } = faultBorne(clearing({ ...device, relay }, letThrough), [faultAtMotor ?? most, most], withstand);
   const name = deviceNames[device.kind];
   const least = writeQuantity(q(withstand, 'A2.s'), 'A2.s');
   const told = {
