@@ -353,6 +353,7 @@ export const startFigureTable = {
   breakawayMargin: ['1', 'torque over breakaway'],
   time: ['s', 'time to speed'],
   terminalDip: ['1', 'dip at the terminals'],
+  cableDrop: ['1', 'lost on the cable'],
   torqueMargin: ['N.m', 'least torque to spare'],
   thermalUse: ['1', 'share of permitted heat'],
   firstPeak: ['A', 'first crest'],

@@ -157,6 +157,7 @@ export const findingLevels = {
   'guard.parallel-small': ['caution'],
   'guard.terminals': ['note'],
   'guard.drop': ['caution'],
+  'guard.start-drop': ['caution'],
   'guard.six-leads': ['note'],
   'guard.trips-starting': ['caution'],
   'guard.hot-restart': ['note'],

@@ -122,7 +122,7 @@ export interface CableWay {
   readonly cosine: number;
   readonly maxDrop: number;
   /** Current of a start straight on the line, and what may be lost of the voltage then. */
-  readonly start: { readonly current: number; readonly maxDrop: number } | undefined;
+  readonly start: { readonly drawn: readonly StartDrawn[]; readonly maxDrop: number } | undefined;
   /** What an earth fault at its end asks; undefined where no time is prescribed. */
   readonly earth: EarthLoop | undefined;
   /** What a short circuit on it meets; undefined behind a drive, or a source of which no fault current is known. */
@@ -211,15 +211,55 @@ function earthLoop(
 
 /** Of 5 % in all from the bus, 3 % are the branch circuit's (common practice; NFPA 70, 210.19 informational note). */
 export const usualDrop = 0.03;
-/** Power factor of a cage motor at standstill, 0.2 to 0.4 (common practice). */
-export const standstillCosine = 0.3;
+/** What a motor draws at one moment of a start: A, and its power factor. */
+export interface StartDrawn {
+  readonly current: number;
+  /** The same ÷ locked-rotor current. */
+  readonly share: number;
+  readonly cosine: number;
+}
 
-/** The way to a motor; undefined where its length or the supply's voltage is not said. `starts`: A at standstill. */
+/** What of a motor decides what it draws starting: A locked; ÷ rated torque at standstill and at breakdown. */
+export interface StartsWith {
+  readonly locked: number;
+  readonly torque: number;
+  readonly breakdown: number | undefined;
+}
+
+/** Of the losses at its rating the stator's copper; of locked-rotor current what breakdown draws (common practice). */
+const [copperShare, atBreakdown] = [0.4, 0.72];
+/** ÷ rated torque, of a motor of which nobody says where it breaks down (common practice). */
+const usualBreakdown = 2.5;
+
+/**
+ * What a motor draws where a start loses most on its cable: at standstill, and where it breaks down, by the power that
+ * its torque and its stator's copper take there. W, V, A.
+ */
+export function drawnStarting(
+  { power, voltage, current, efficiency }: Pick<MotorNumbers, 'power' | 'voltage' | 'current'> & { efficiency: number },
+  { locked, torque, breakdown = usualBreakdown }: StartsWith,
+): readonly [standstill: StartDrawn, breakdown: StartDrawn] {
+  const copper = copperShare * power * (1 / efficiency - 1);
+  const at = (share: number, torques: number): StartDrawn => {
+    const I = share * locked;
+    const active = power * torques + (I / current) ** 2 * copper;
+    return { current: I, share, cosine: Math.min(0.95, active / (Math.sqrt(3) * voltage * I)) };
+  };
+  return [at(1, torque), at(atBreakdown, breakdown)];
+}
+
+/** Whether a start loses most on its cable where the motor stands on the full line, as its run knows it. */
+export const losesOnFullLine = (method: Method): boolean => method === 'direct' || method === 'star-delta';
+
+/**
+ * The way to a motor; undefined where its length or the supply's voltage is not said. `starts`: what it draws while it
+ * starts straight on the line.
+ */
 export function cableWay(
   walk: Sourced,
   on: { readonly power: number; readonly voltage: number; readonly current: number; readonly efficiency: number },
   motor: Pick<Subject, 'kind' | 'motor'>,
-  starts: number | undefined,
+  starts: readonly StartDrawn[] | undefined,
   byDrive = false,
 ): CableWay | undefined {
   const { input, rules } = walk;
@@ -235,13 +275,14 @@ export function cableWay(
     ...{ line, length, current: on.current },
     cosine: Math.min(0.98, on.power / (Math.sqrt(3) * on.voltage * on.current * on.efficiency)),
     maxDrop: input.guard?.maxDrop ?? usualDrop,
-    start: starts === undefined ? undefined : { current: starts, maxDrop: rules.maxStartDrop },
+    start: starts && { drawn: starts, maxDrop: rules.maxStartDrop },
     earth: device && earthLoop(walk, { line, current: on.current, impedance }, device),
     fault: device && impedance > 0 ? { impedance, clearing: clearing(device, letThrough) } : undefined,
   };
 }
 
-const lost = (way: CableWay, size: LaidSize, count: number, current: number, cosine: number): number =>
+/** Share of the line's voltage that is lost on so many of a size by a current in A. */
+export const lost = (way: CableWay, size: LaidSize, count: number, current: number, cosine: number): number =>
   voltageDrop.of({
     I: q(current, 'A'),
     R: q((size.resistance * way.length) / count, 'ohm'),
@@ -257,10 +298,17 @@ export const runningDrop = (way: CableWay, size: LaidSize, count: number): numbe
 /** Drops are held against their limit as they are computed: only the last bits are forgiven. */
 const within = (drop: number, limit: number): boolean => !exceeds(drop, limit);
 
+/** Times what those moments tell: a simulated run of a small motor loses up to so much (compared over 312 motors). */
+const runMayLose = 1.1;
+
+/** The same where a start straight on the line loses most; 0 where it is none. */
+export const startingDrop = (way: CableWay, size: LaidSize, count: number): number =>
+  Math.max(0, ...(way.start?.drawn ?? []).map((d) => lost(way, size, count, d.current, d.cosine)));
+
 const runs = (way: CableWay, size: LaidSize, count: number): boolean =>
   within(runningDrop(way, size, count), way.maxDrop);
-const starts = (way: CableWay, size: LaidSize, count: number): boolean =>
-  !way.start || within(lost(way, size, count, way.start.current, standstillCosine), way.start.maxDrop);
+const starts = (way: CableWay, size: LaidSize, count: number, more: number): boolean =>
+  !way.start || within(more * startingDrop(way, size, count), way.start.maxDrop);
 
 /** Whether an earth fault at the end of so many of a size is off in time. */
 function opens(
@@ -326,9 +374,10 @@ export function cableFor(
     };
   const carries = leastConductors(laid, needed, given?.parallel);
   const running = way && leastConductors(laid, needed, given?.parallel, (size, n) => runs(way, size, n));
-  const both =
-    way && leastConductors(laid, needed, given?.parallel, (size, n) => runs(way, size, n) && starts(way, size, n));
-  const held = both ?? running ?? carries;
+  const both = (more: number) =>
+    way &&
+    leastConductors(laid, needed, given?.parallel, (size, n) => runs(way, size, n) && starts(way, size, n, more));
+  const held = both(runMayLose) ?? both(1) ?? running ?? carries;
   /** No less than what was found, and this besides; what no size does asks another device, not more copper. */
   const more = (of: Conductors | undefined, does: (size: LaidSize, n: number) => boolean): Conductors | undefined =>
     of &&
@@ -375,7 +424,8 @@ export function cableImpedance(
   const top = motor.connections.at(-1)?.voltage ?? on.voltage;
   const locked = (motor.lockedRotorCurrent * top) / on.voltage;
   const built = { kind: walk.input.motor ? 'pinned' : 'choice', motor } as const;
-  const starts = method === 'direct' ? locked : undefined;
+  const wound = { locked, torque: motor.lockedRotorTorque, breakdown: motor.breakdownTorque };
+  const starts = method === 'direct' ? drawnStarting({ ...on, efficiency }, wound) : undefined;
   const way = cableWay(walk, { ...on, efficiency }, built, starts, method === 'drive');
   const cable = cableFor(walk, needed, designOf(walk.input, built), way);
   if ('because' in cable || !cable.conductors) return undefined;

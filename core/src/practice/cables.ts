@@ -1,4 +1,5 @@
 import { commonPractice, definition, type Prescribed, type Source, remembered } from '../contract';
+import { q } from '../quantity';
 import { law, notNegative, positive, share, reaches } from '../law';
 
 /** A conductor that can be bought: its trade name and its area in mm². */
@@ -163,6 +164,34 @@ export const voltageDrop = law({
     from: 'by hand: 100 m of 16 mm² copper, 0.0225·100/16 and 0.08 mΩ/m',
   },
   of: ({ I, R, X, c, U }) => (Math.sqrt(3) * I * (R * c + X * Math.sqrt(1 - c * c))) / U,
+});
+
+export const lostStarting = law({
+  name: 'Voltage lost on the cable while it starts, as a share of the line voltage',
+  symbol: 'd_s',
+  unit: '1',
+  takes: { k: '1', I: 'A', R: 'ohm', X: 'ohm', c: '1', U: 'V' },
+  formula: 'sqrt(3) * k * I * (R * c + X * sqrt(1 - c^2)) / U',
+  source: definition('Three-phase line', 'the drop in phase with the voltage, of that share of the current'),
+  range: { k: share, I: notNegative, R: notNegative, X: notNegative, c: share, U: positive },
+  example: {
+    of: { k: 0.5, I: 80, R: 0.1406, X: 0.008, c: 0.85, U: 400 },
+    gives: 0.0214297,
+    from: 'by hand: 40 A through 100 m of 16 mm² copper, 0.0225·100/16 and 0.08 mΩ/m',
+  },
+  of: ({ k, I, R, X, c, U }) => voltageDrop.of({ I: q(k * I, 'A'), R, X, c, U }),
+});
+
+export const lostAsSimulated = law({
+  name: 'Voltage lost on the cable while it starts, as simulated',
+  symbol: 'd_s',
+  unit: '1',
+  takes: { du_c: '1' },
+  formula: 'du_c',
+  source: definition('The simulated start', 'the most that is lost between bus and terminals'),
+  range: { du_c: share },
+  example: { of: { du_c: 0.08 }, gives: 0.08, from: 'by hand: it is the run’s own' },
+  of: ({ du_c }) => du_c,
 });
 
 export const faultAtEnd = law({

@@ -136,7 +136,7 @@ export const houseRules = {
     { above: 0, below: 1 },
   ),
   maxStartDrop: rule<number>(
-    'Largest voltage lost on the motor’s cable at standstill',
+    'Largest voltage lost on the motor’s cable by a start straight on the line',
     0.15,
     [0.08, 0.1, 0.15, 0.2],
     'At 85 % of its voltage a contactor’s coil still holds and the motor gives 72 % of its torque.',

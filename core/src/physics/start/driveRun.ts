@@ -191,6 +191,7 @@ export function runOnDrive(spec: DriveSpec): Run {
     jolt: 0,
     dip: Math.max(0, 1 - leastBus / feed.voltage),
     terminalDip: 0,
+    cableDrop: 0,
     margin: margin === Infinity ? 0 : margin,
     marginSpeed,
     statorHeat: squared / permitted.stator,

@@ -60,6 +60,17 @@ export const runLaws = (r: Run) => ({
     method: true,
     of: () => r.terminalDip,
   }),
+  cableDrop: law({
+    name: 'Largest voltage lost on the cable',
+    symbol: 'du_c',
+    unit: '1',
+    takes: { U: 'V', Z_s: 'ohm' },
+    range: { U: notNegative, Z_s: notNegative },
+    formula: 'most of bus voltage - terminal voltage on the full line / U',
+    source: simulated,
+    method: true,
+    of: () => r.cableDrop,
+  }),
   margin: law({
     name: 'Least torque to spare',
     symbol: 'T_a',

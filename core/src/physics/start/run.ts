@@ -129,6 +129,8 @@ export interface Run {
   readonly jolt: number;
   readonly dip: number;
   readonly terminalDip: number;
+  /** Most that is lost between bus and terminals on the full line, ÷ the voltage before. */
+  readonly cableDrop: number;
   /** Least motor torque less load torque up to 95 % of the final speed, N·m, and the speed it stands at. */
   readonly margin: number;
   readonly marginSpeed: number;

@@ -104,6 +104,7 @@ class RunUp {
   #peakMotor = 0;
   #leastBus = Infinity;
   #leastTerminal = Infinity;
+  #lost = 0;
   #margin = Infinity;
   #marginSpeed = 0;
   #limited = false;
@@ -157,6 +158,7 @@ class RunUp {
       jolt: this.#jolt,
       dip: shareLost(this.#leastBus, before),
       terminalDip: shareLost(this.#leastTerminal, before),
+      cableDrop: this.#lost / before,
       margin: this.#margin === Infinity ? 0 : this.#margin,
       marginSpeed: this.#marginSpeed,
       statorHeat: (y[at.squared] ?? 0) / this.#permitted,
@@ -308,7 +310,10 @@ class RunUp {
     const n = (this.#y[at.speed] ?? 0) * fromOmega;
     this.#peaks();
     const full = this.#stage === onLine && (!this.#controlled || (out[grid.inserted] ?? 0) <= 0);
-    if (full) this.#leastTerminal = Math.min(this.#leastTerminal, out[grid.terminal] ?? Infinity);
+    if (full) {
+      this.#leastTerminal = Math.min(this.#leastTerminal, out[grid.terminal] ?? Infinity);
+      this.#lost = Math.max(this.#lost, (out[grid.bus] ?? 0) - (out[grid.terminal] ?? 0));
+    }
     const limited = (out[grid.inserted] ?? 0) > 0;
     if (this.#controlled && this.#limited && !limited && n > 0) this.#event('limit-left');
     this.#limited = limited;

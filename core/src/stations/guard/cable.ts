@@ -1,16 +1,21 @@
 import { commonPractice, definition, remembered, type FigureId } from '../../contract';
-import { field, prescribed, type Given, reaches, exceeds } from '../../law';
+import { exceeds, field, prescribed, reaches, type Given } from '../../law';
 import {
   cableFor,
-  designOf,
-  numberOf,
-  runningDrop,
-  standstillCosine,
   cableWay,
+  designOf,
+  drawnStarting,
+  losesOnFullLine,
+  lost,
+  numberOf,
+  percent,
+  runningDrop,
+  startingDrop,
   type Subject,
   type Walk,
   type CableTaken,
   type CableWay,
+  type StartDrawn,
 } from '../../needs';
 import {
   ampacityAsLaid,
@@ -18,6 +23,8 @@ import {
   ampacityOf,
   cableWithstand,
   leastConductors,
+  lostAsSimulated,
+  lostStarting,
   voltageDrop,
   type Conductors,
   type Laid,
@@ -157,7 +164,7 @@ export function tellCable(walk: Walk, subject: Subject, needed: number, current:
 /** What asks a larger size than ampacity, in words. */
 const asks: Readonly<Record<Exclude<CableTaken['decides'], 'ampacity'>, string>> = {
   'running-drop': 'the voltage lost running',
-  'starting-drop': 'the voltage lost at standstill',
+  'starting-drop': 'the voltage lost while it starts',
   disconnection: 'an earth fault that must be off in time',
   fault: 'a short circuit until its device is off',
 };
@@ -176,19 +183,26 @@ export function leastBelow({ laid, conductors }: Circuit, needed: number | undef
     : `${name} would do by ampacity`;
 }
 
-/** The way to the subject; at standstill it is held to its drop where it starts straight on the line. */
+/** What the subject draws while it starts straight on the line; undefined where too little of it is known. */
+function drawnBy({ w }: Walk, subject: Subject, current: number): ReturnType<typeof drawnStarting> | undefined {
+  const [power, voltage] = [numberOf(w, subject.power), numberOf(w, subject.voltage)];
+  const locked = numberOf(w, subject.lockedRotorCurrent);
+  const torque = subject.lockedRotorTorque.value;
+  if (power === undefined || voltage === undefined || locked === undefined || torque === undefined) return undefined;
+  const breakdown = subject.motor?.breakdownTorque;
+  return drawnStarting(
+    { power, voltage, current, efficiency: subject.efficiency.value },
+    { locked, torque, breakdown },
+  );
+}
+
+/** The way to the subject; it is held to the drop of its start where it starts straight on the line. */
 function wayTo(walk: Walk, subject: Subject, current: number): CableWay | undefined {
   const [power, voltage] = [numberOf(walk.w, subject.power), numberOf(walk.w, subject.voltage)];
   if (power === undefined || voltage === undefined) return undefined;
-  const efficiency = subject.efficiency.value;
-  const direct = (subject.method ?? 'direct') === 'direct';
-  return cableWay(
-    walk,
-    { power, voltage, current, efficiency },
-    subject,
-    direct ? subject.lockedRotorCurrent.value : undefined,
-    subject.method === 'drive',
-  );
+  const on = { power, voltage, current, efficiency: subject.efficiency.value };
+  const starts = (subject.method ?? 'direct') === 'direct' ? drawnBy(walk, subject, current) : undefined;
+  return cableWay(walk, on, subject, starts, subject.method === 'drive');
 }
 
 const sixLeads = remembered(
@@ -198,20 +212,20 @@ const sixLeads = remembered(
   '430.22(C): 72 % of the table current, 125 % × 0.58; the same share under IEC',
 );
 
-const fromPlate = definition('Power factor', 'rated power ÷ (√3 × voltage × current × efficiency)');
-
-const startPowerFactor = prescribed(
-  q(standstillCosine, '1'),
-  commonPractice('Power factor of a cage motor at standstill, 0.2 to 0.4'),
+const drawnSource = commonPractice(
+  'A start loses most on its cable at standstill, or where the motor breaks down: by the power it takes there',
 );
 
+const fromPlate = definition('Power factor', 'rated power ÷ (√3 × voltage × current × efficiency)');
+
 function tellDrop(
-  { input, w }: Walk,
+  walk: Walk,
   subject: Subject,
   { impedanceSource, sizes }: Laid,
   { size, count }: Conductors,
   way: CableWay | undefined,
 ): Pick<Circuit, 'impedance'> {
+  const { input, w } = walk;
   const length = input.place?.cable?.length;
   const voltage = input.supply?.voltage;
   if (!length || length.value <= 0) {
@@ -235,25 +249,62 @@ function tellDrop(
     },
     { source: impedanceSource },
   );
-  const share = w.figures.get('guard.voltageDrop')?.value ?? 0;
-  if (exceeds(share, limit)) {
+  const running = w.figures.get('guard.voltageDrop')?.value ?? 0;
+  if (exceeds(running, limit)) {
     const enough = sizes.find((s) => s.area > size.area && runningDrop(way, s, count) <= limit);
     w.finding(
       'guard.drop',
       'caution',
-      `${(100 * share).toFixed(1)} % of the voltage is lost on ${length.text} of ${size.name}, ` +
+      `${(100 * running).toFixed(1)} % of the voltage is lost on ${length.text} of ${size.name}, ` +
         `${(100 * limit).toFixed(1)} % is wished` +
         (enough ? `: ${enough.name} does.` : ': no size of the tables does.'),
       { fields: ['place.cable.length', 'guard.maxDrop'], figures: ['guard.voltageDrop'], source: impedanceSource },
     );
   }
-  const peak: FigureId | undefined = subject.method === null ? undefined : `start.${subject.method}.peakCurrent`;
-  const started = peak && w.figures.has(peak) ? peak : subject.lockedRotorCurrent;
-  w.figure(
-    'guard.startVoltageDrop',
-    voltageDrop,
-    { I: started, R: impedance.resistance, X: impedance.reactance, c: startPowerFactor, U },
-    { source: impedanceSource, estimate: true },
-  );
+  tellStartDrop(walk, subject, { impedanceSource, sizes }, { size, count }, way, { ...impedance, U });
   return { impedance };
+}
+
+/** The most that a start loses on the cable: its run's own, else by what it draws. */
+function tellStartDrop(
+  walk: Walk,
+  subject: Subject,
+  { impedanceSource, sizes }: Pick<Laid, 'impedanceSource' | 'sizes'>,
+  { size, count }: Pick<Conductors, 'size' | 'count'>,
+  way: CableWay,
+  { resistance: R, reactance: X, U }: NonNullable<Circuit['impedance']> & { readonly U: Given<'V'> },
+): void {
+  const { input, w } = walk;
+  const method = subject.method ?? 'direct';
+  const peak: FigureId = `start.${method}.peakCurrent`;
+  const simulated = losesOnFullLine(method) ? (`start.${method}.cableDrop` as const) : undefined;
+  const [standstill, breakdown] = drawnBy(walk, subject, way.current) ?? [];
+  if (simulated && w.figures.has(simulated)) w.figure('guard.startVoltageDrop', lostAsSimulated, { du_c: simulated });
+  else if (standstill && breakdown) {
+    const by = (d: StartDrawn): number => lost(way, size, count, d.current, d.cosine);
+    const most = method === 'direct' && by(breakdown) > by(standstill) ? breakdown : standstill;
+    const cosine = method === 'drive' ? way.cosine : most.cosine;
+    w.figure(
+      'guard.startVoltageDrop',
+      lostStarting,
+      {
+        ...{ I: method !== 'direct' && w.figures.has(peak) ? peak : subject.lockedRotorCurrent, R, X, U },
+        k: { ...prescribed(q(most.share, '1'), drawnSource), text: most.share.toFixed(2) },
+        c: { ...prescribed(q(cosine, '1'), drawnSource), text: cosine.toFixed(2) },
+      },
+      { source: impedanceSource, estimate: true },
+    );
+  }
+  const starting = w.value('guard.startVoltageDrop') ?? 0;
+  if (!way.start || !exceeds(starting, way.start.maxDrop)) return;
+  const [limit, scale] = [way.start.maxDrop, starting / startingDrop(way, size, count)];
+  const enough = sizes.find((s) => s.area > size.area && !exceeds(scale * startingDrop(way, s, count), limit));
+  w.finding(
+    'guard.start-drop',
+    'caution',
+    `${percent(starting, 1)} of the voltage is lost on ${input.place?.cable?.length?.text ?? 'the cable'} of ` +
+      `${size.name} while it starts, ${percent(limit, 1)} is the house rule` +
+      (enough ? `: ${enough.name} does.` : ': no size of the tables does.'),
+    { fields: ['place.cable.length', 'rules.maxStartDrop'], figures: ['guard.startVoltageDrop'] },
+  );
 }

@@ -18,7 +18,7 @@ import {
   type StartCase,
 } from '../../physics';
 import { q } from '../../quantity';
-import { percent, type Needs, type Subject, type Walk } from '../../needs';
+import { losesOnFullLine, percent, type Needs, type Subject, type Walk } from '../../needs';
 import { benchFor, triedOf, type DriveAim, type Tried, type UsualSettings } from '../../runs';
 import { methodNames } from '../../contract';
 import { machineView, tellFitted } from './machine';
@@ -187,6 +187,8 @@ function tellRun(
   if (known) {
     w.figure(`start.${method}.voltageDip`, laws.dip, { ...common, I_pk: `start.${method}.peakCurrent` });
     if (method !== 'drive') w.figure(`start.${method}.terminalDip`, laws.terminalDip, common);
+    if (needs.place.cable !== undefined && losesOnFullLine(method))
+      w.figure(`start.${method}.cableDrop`, laws.cableDrop, common);
     if (run.dip > 0.001)
       w.figure(`start.${method}.largestMotor`, largestMotor, {
         P: subject.power,
