@@ -121,7 +121,7 @@ export interface CableWay {
   readonly current: number;
   readonly cosine: number;
   readonly maxDrop: number;
-  /** Current of a start straight on the line, and what may be lost of the voltage then. */
+  /** What a start straight on the line draws, and what may be lost of the voltage then. */
   readonly start: { readonly drawn: readonly StartDrawn[]; readonly maxDrop: number } | undefined;
   /** What an earth fault at its end asks; undefined where no time is prescribed. */
   readonly earth: EarthLoop | undefined;
