@@ -302,8 +302,12 @@ const within = (drop: number, limit: number): boolean => !exceeds(drop, limit);
 const runMayLose = 1.1;
 
 /** The same where a start straight on the line loses most; 0 where it is none. */
-export const startingDrop = (way: CableWay, size: LaidSize, count: number): number =>
-  Math.max(0, ...(way.start?.drawn ?? []).map((d) => lost(way, size, count, d.current, d.cosine)));
+export function startingDrop(way: CableWay, size: LaidSize, count: number): number {
+  let most = 0;
+  for (const { current, cosine } of way.start?.drawn ?? [])
+    most = Math.max(most, lost(way, size, count, current, cosine));
+  return most;
+}
 
 const runs = (way: CableWay, size: LaidSize, count: number): boolean =>
   within(runningDrop(way, size, count), way.maxDrop);
