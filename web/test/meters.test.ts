@@ -87,7 +87,8 @@ describe('a meter’s record', () => {
   });
   it('keeps a second once, and tells a span with its peaks, gaps and energy', async () => {
     const position = await newPosition();
-    for (const s of [0, 0.4, 1]) await keepReading(sql, position, at(s), shows(6000));
+    const keptAt = (s: number) => keepReading(sql, position, at(s), shows(6000));
+    expect([await keptAt(0), await keptAt(0.4), await keptAt(1)]).toEqual([true, false, true]);
     await put(position, 2, 600, (s) => (s === 300 ? 20_000 : 6000));
     await put(position, 700, 1300, () => 3000);
     const record = await recordOf(sql, position, at(0), at(3600), at(3600));

@@ -56,8 +56,8 @@ class MeterLink extends PolledLink {
   // A second that cannot be kept is a gap in the record: the meter is read on.
   async #keep(at: Date, reading: physics.MeterReading): Promise<void> {
     try {
-      await keepReading(await database(), this.position, at, reading);
-      this.#kept++;
+      // Two readings of one second of the clock are kept as one, and counted so.
+      if (await keepReading(await database(), this.position, at, reading)) this.#kept++;
     } catch (error) {
       log.warn(error);
     }

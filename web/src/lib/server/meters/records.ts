@@ -41,15 +41,16 @@ export async function insertHours(tx: TransactionSql, position: string, hours: r
     on conflict (position_id, at) do nothing`;
 }
 
-/** Keeps one reading; a second that is there already is left. */
-export async function keepReading(sql: Sql, position: string, at: Date, r: physics.MeterReading): Promise<void> {
+/** Keeps one reading; a second that is there already is left, and then it tells that nothing was kept. */
+export async function keepReading(sql: Sql, position: string, at: Date, r: physics.MeterReading): Promise<boolean> {
   const current = Math.max(r.current1, r.current2, r.current3);
   const voltage = (r.voltage12 + r.voltage23 + r.voltage31) / 3;
-  await sql`
+  const { count } = await sql`
     insert into meter_seconds (position_id, at, power, current, voltage, power_factor, distortion, energy)
     values (${position}, date_trunc('second', ${at}::timestamptz), ${r.power}, ${current}, ${voltage},
       ${r.powerFactor}, ${r.distortion}, ${r.energy})
     on conflict do nothing`;
+  return count > 0;
 }
 
 /**
