@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { physics, readCase, type CaseText, type Result } from '@pilgrim/core';
-import { figure, findingIds, solved } from './cases';
+import { figure, findingIds, solved, verdictOf } from './cases';
 
 type Drive = NonNullable<CaseText['drive']>;
 
@@ -241,7 +241,7 @@ describe('house rules of drives', () => {
         {},
         {
           motor: { catalogue: 'na-tefc-inv-30hp-4p' },
-          load: { machine: 'conveyor', demand: { kind: 'power', power: '12 hp', speed: '1770 rpm' } },
+          load: { machine: 'conveyor', demand: { kind: 'power', power: '24 hp', speed: '1770 rpm' } },
           speed: { need: 'variable', min: 0.5 },
           rules: { slowSpeed },
         },
@@ -250,20 +250,39 @@ describe('house rules of drives', () => {
     const ratio = plate.curves.drive?.envelope?.ratio ?? NaN;
     expect(figure(plate, 'drive.minSpeed')).toBeCloseTo(ratio, -1);
     expect(heat.curves.drive?.envelope?.ratio).toBe(ratio);
-    // At 40 % of its torque the heat permits what a tenth of the speed does.
-    expect(figure(heat, 'drive.minSpeed')).not.toBe(figure(plate, 'drive.minSpeed'));
+    // At 80 % of its torque the heat asks for more than a tenth of the speed.
+    expect(figure(heat, 'drive.minSpeed')).toBeGreaterThan(2 * figure(plate, 'drive.minSpeed'));
     expect(pump().curves.drive?.envelope?.ratio).toBeNull();
   });
 });
 
 describe('speed, torque and stopping', () => {
-  const conveyor = (min: number, drive: Drive = {}): Result =>
+  const conveyor = (min: number, drive: Drive = {}, power = '12.5 kW'): Result =>
     pump(drive, {
-      load: { machine: 'conveyor', demand: { kind: 'power', power: '12.5 kW', speed: '1470 rpm' } },
+      load: { machine: 'conveyor', demand: { kind: 'power', power, speed: '1470 rpm' } },
       speed: { need: 'variable', min, max: 1 },
+      motor: { catalogue: 'iec-ip55-ie3-15kW-4p' },
     });
-  it('a conveyor goes to half its speed by itself; to a tenth with a blower', () => {
-    expect(figure(conveyor(0.51), 'drive.minSpeed')).toBeLessThanOrEqual(0.51 * 1470);
+  it('a conveyor that is lightly loaded goes to half its speed by itself; heavily, to where the curve says', () => {
+    const light = conveyor(0.51, {}, '7 kW');
+    expect(figure(light, 'drive.minSpeed')).toBeCloseTo(figure(light, 'choice.ratedSpeed') / 2, 6);
+    expect(verdictOf(light, 'turndown')?.remedy).toBeNull();
+    const heavy = conveyor(0.51);
+    const least = figure(heavy, 'drive.minSpeed');
+    const { continuous, load } = heavy.curves.drive?.envelope ?? expect.fail();
+    // Where the permitted torque crosses the load's, by its own curve: within one of its forty steps.
+    const crossing = continuous.findIndex(([, torque], i) => torque >= (load[i]?.[1] ?? NaN));
+    expect(least).toBeGreaterThan(continuous[crossing - 1]?.[0] ?? NaN);
+    expect(least).toBeLessThanOrEqual(continuous[crossing]?.[0] ?? NaN);
+    expect(verdictOf(heavy, 'turndown')?.remedy?.kind).toBe('blower');
+  });
+  it('what its own fan cools stays so where it is said: then nothing is bought, and it fails', () => {
+    const said = conveyor(0.51, { cooling: 'self' });
+    expect(verdictOf(said, 'turndown')).toMatchObject({ outcome: 'fail', remedy: null });
+    expect(findingIds(said)).toContain('drive.below-turndown');
+    expect(verdictOf(conveyor(0.51, { cooling: 'self' }, '7 kW'), 'turndown')?.outcome).toBe('pass');
+  });
+  it('a conveyor goes to a tenth of its speed with a blower', () => {
     const slow = conveyor(0.1);
     expect(slow.choice?.method).toBe('drive');
     expect(findingIds(slow)).not.toContain('drive.below-turndown');

@@ -182,7 +182,10 @@ const tells: Readonly<Record<string, Tells>> = {
     const dip = value(r, `start.${r.choice?.method}.voltageDip`);
     return v.margin === null || dip === undefined ? undefined : near(v.margin, 1 - dip / rules.maxDip);
   },
-  turndown: (r, v) => near(Number(/down to ([\d.]+) r\/min/.exec(v.text)?.[1]), value(r, 'drive.minSpeed'), 0.006),
+  turndown: (r, v) =>
+    v.text.includes('at any speed')
+      ? value(r, 'drive.minSpeed') === 0
+      : near(Number(/down to ([\d.]+) r\/min/.exec(v.text)?.[1]), value(r, 'drive.minSpeed'), 0.006),
   voltage: (r, v) => (r.findings.some((f) => f.id === 'plate.voltage-mismatch') ? undefined : v.outcome !== 'fail'),
   winding: (r, v) => {
     const [judged, bears] = [value(r, 'drive.peakJudged'), value(r, 'drive.peakPermitted')];

@@ -64,6 +64,7 @@ export function judgeLesson(needs: Needs, lesson: LessonId, motor: Motor, method
     }
     case 'history-cooling': {
       if (!drive || !needs.speed.variable) return verdict('pass', 'It runs at full speed, with full air.');
+      if (needs.drive?.cooling === 'blower') return verdict('pass', 'A blower of its own cools it at any speed.');
       const reserve = slowReserve(needs, motor);
       if (reserve < 0) return verdict('fail', 'It would be run slower than its own fan permits, as before.', reserve);
       return motor.inverterDuty

@@ -1,6 +1,6 @@
 import { reaches } from '../law';
 import type { Motor } from '../catalogue';
-import { continuousTorque, isVariableTorque, leastSpeed, lossShares, torqueRatio, type HeatModel } from '../physics';
+import { isVariableTorque, leastSpeed, lossShares, torqueRatio, type HeatModel } from '../physics';
 import { permittedRise } from '../practice';
 import type { Needs } from './walk';
 
@@ -76,38 +76,56 @@ export const hasRatio = (
 
 /** ÷ rated speed: what a shaft fan is never trusted below, however little is asked (common practice). */
 const slowest = 0.1;
+/** ÷ rated speed: above it the sizing by power has its own margin. */
+const sizedByPower = 0.9;
 
-const ratioOf = ({ load }: Pick<Needs, 'load'>, { turndown }: Pick<Motor, 'turndown'>): number =>
-  isVariableTorque(load.shape) ? turndown.variableTorque : turndown.constantTorque;
-
-/** Lowest speed in r/min a motor may run at for good with the needs' load: by its ratio, or by its heat where less. */
-export function leastDriveSpeed(needs: Needs, motor: Motor): number {
-  if (needs.drive?.cooling === 'blower') return 0;
-  const byRatio = motor.speed / ratioOf(needs, motor);
-  return hasRatio(needs, motor) ? byRatio : Math.min(byRatio, leastByHeat(heatOfMotor(motor), needs, motor));
+/** What says how slowly a motor may run for good with a load. */
+export interface Slow {
+  readonly power: number;
+  readonly speed: number;
+  /** Rated speed ÷ least speed, by its maker or by habit. */
+  readonly ratio: number;
+  /** Whether the ratio is the maker's own, and the house goes by it. */
+  readonly own: boolean;
+  /** Asked for only where the ratio does not settle it. */
+  readonly heat: () => HeatModel;
 }
 
 /**
- * Lowest speed in r/min by the motor's heat, from nine tenths of rated speed downward: at full speed the
- * sizing by power
- * has its own margin. Never below a tenth, unless something else cools it.
+ * Lowest speed in r/min a motor may run at for good with the needs' load: by its maker's ratio; where there is none,
+ * by habit or by its heat, whichever is more; in the other school by its heat alone. 0 where a blower cools it.
  */
-export function leastByHeat(heat: HeatModel, needs: Needs, rated: Pick<Motor, 'power' | 'speed'>): number {
+export function leastSpeedOf(needs: Needs, of: Slow): number {
+  if (needs.drive?.cooling === 'blower') return 0;
+  const byRatio = of.speed / of.ratio;
+  if (of.own) return byRatio;
+  const heat = of.heat();
   const fan = heat.cooling === 'shaft-fan' || heat.cooling === 'open';
-  return rated.speed * Math.max(fan ? slowest : 0, leastSpeed(heat, loadOn(needs, rated), 0.9));
+  const floor = Math.max(fan ? slowest * of.speed : 0, needs.rules.slowSpeed === 'heat' ? 0 : byRatio);
+  return of.speed * leastSpeed(heat, loadOn(needs, of), sizedByPower, floor / of.speed);
 }
 
-/** How much is left at the lowest speed asked: of speed by the motor's ratio, or of torque by its heat where more. */
+/** The same of a catalogue motor. */
+export const leastDriveSpeed = (needs: Needs, motor: Motor): number =>
+  leastSpeedOf(needs, {
+    power: motor.power,
+    speed: motor.speed,
+    ratio: isVariableTorque(needs.load.shape) ? motor.turndown.variableTorque : motor.turndown.constantTorque,
+    own: hasRatio(needs, motor),
+    heat: () => cooledBy(heatOfMotor(motor), needs.drive?.cooling),
+  });
+
+/** A motor as a case says it is cooled on its drive; unsaid as it is built. */
+export const cooledBy = (heat: HeatModel, said: 'self' | 'blower' | 'none' | undefined): HeatModel =>
+  said === undefined || said === 'self' ? heat : { ...heat, cooling: said };
+
+/** How much is left at the lowest speed asked, as a share of the lowest it may run at. */
 export function slowReserve(needs: Needs, motor: Motor): number {
-  if (needs.drive?.cooling === 'blower') return most;
+  const least = leastDriveSpeed(needs, motor);
   const asked = needs.speed.min * needs.load.speed;
-  const byRatio = Math.min(most, (asked * ratioOf(needs, motor)) / motor.speed - 1);
-  const s = asked / motor.speed;
-  if (hasRatio(needs, motor) || byRatio >= 0 || !reaches(s, slowest)) return byRatio;
-  const load = loadOn(needs, motor)(s);
-  return load <= 0
-    ? most
-    : Math.max(byRatio, Math.min(most, (continuousTorque(heatOfMotor(motor), s) * 1.001) / load - 1));
+  // What holds within the limits' own grain holds.
+  if (reaches(asked, least)) return least > 0 ? Math.max(0, Math.min(most, asked / least - 1)) : most;
+  return asked / least - 1;
 }
 
 /** A reserve beyond which nobody asks how much. */

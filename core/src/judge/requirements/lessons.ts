@@ -43,7 +43,8 @@ export const lessons: readonly Requirement<LessonId>[] = lessonIds.map((id) =>
       if (!motor) return code.none;
       const { outcome, margin } = judgeLesson(needs, id, motor, e.method);
       e.margin = margin;
-      if (outcome === 'caution') e.remedy = answeredBy[id];
+      const said = id === 'history-cooling' && needs.drive?.cooling !== undefined;
+      if (outcome === 'caution' && !said) e.remedy = answeredBy[id];
       // A load that was given stands against the rating that was overheated: the choice holds if it is measured.
       e.condition = id === 'history-reserve' && needs.load.basis === 'load';
       return code[outcome];

@@ -62,17 +62,17 @@ export const minuteTorque = (m: HeatModel, overload: number, s: number): number 
 
 /**
  * Lowest speed ÷ rated at which a load may be carried for good; `loadAt` its torque ÷ the motor's rated torque. 0 where
- * it may stand. The load is followed downward from `from`: what is carried further below, past a speed where it is not,
- * counts for nothing.
+ * it may stand. The load is followed downward from `from` to `to`: what is carried further below, past a speed where
+ * it is not, counts for nothing.
  */
-export function leastSpeed(m: HeatModel, loadAt: (s: number) => number, from: number): number {
+export function leastSpeed(m: HeatModel, loadAt: (s: number) => number, from: number, to = 0): number {
   const carries = (s: number): boolean => continuousTorque(m, s) >= loadAt(s) * 0.999;
   const parts = 64;
   for (let i = parts; i >= 0; i--) {
-    const s = (from * i) / parts;
+    const s = to + ((from - to) * i) / parts;
     if (carries(s)) continue;
     if (i === parts) return from;
-    let [low, high] = [s, (from * (i + 1)) / parts];
+    let [low, high] = [s, to + ((from - to) * (i + 1)) / parts];
     for (let k = 0; k < 24; k++) {
       const mid = (low + high) / 2;
       if (carries(mid)) high = mid;
@@ -80,7 +80,7 @@ export function leastSpeed(m: HeatModel, loadAt: (s: number) => number, from: nu
     }
     return high;
   }
-  return 0;
+  return to;
 }
 
 /** Highest speed ÷ rated, up to `most`, at which the load is still carried for good from `from` upward. */

@@ -4,12 +4,13 @@ import { model } from '../../contract';
 import { assumed, field, reaches } from '../../law';
 import {
   catalogueSource,
+  cooledBy,
   driveOverload,
   hasRatio,
   heatModelOf,
   heatOfMotor,
-  leastByHeat,
   leastDriveSpeed,
+  leastSpeedOf,
   loadOn,
   numberOf,
   percent,
@@ -45,12 +46,8 @@ function heated({ input, w }: Walk, subject: Subject): Heated | undefined {
   const power = numberOf(w, subject.power);
   const speed = numberOf(w, subject.speed);
   if (power === undefined || speed === undefined) return undefined;
-  const asked = input.drive?.cooling;
-  const cooling = asked === 'blower' ? 'blower' : asked === 'none' ? 'none' : undefined;
-  if (subject.motor) {
-    const heat = heatOfMotor(subject.motor);
-    return { heat: cooling ? { ...heat, cooling } : heat, power, speed };
-  }
+  const said = input.drive?.cooling;
+  if (subject.motor) return { heat: cooledBy(heatOfMotor(subject.motor), said), power, speed };
   const frequency = input.plate?.frequency?.value ?? input.supply?.frequency?.value ?? 60;
   const poles = 2 * Math.max(1, Math.floor((60 * frequency) / speed + 1e-9));
   const heat = heatModelOf({
@@ -58,11 +55,11 @@ function heated({ input, w }: Walk, subject: Subject): Heated | undefined {
     efficiency: subject.efficiency.value ?? 0.9,
     powerFactor: w.value('plate.powerFactor') ?? 0.85,
     breakdownTorque: 2,
-    cooling: cooling ?? 'shaft-fan',
+    cooling: 'shaft-fan',
     insulation: input.plate?.insulation,
     rise: subject.temperatureRise,
   });
-  return { heat, power, speed };
+  return { heat: cooledBy(heat, said), power, speed };
 }
 
 /** Lowest and highest speed, and the torque the motor may carry between them. */
@@ -122,11 +119,11 @@ function tellLeast(walk: Walk, needs: Needs, subject: Subject, of: Heated | unde
   else if (of) {
     const least = subject.motor
       ? leastDriveSpeed(needs, subject.motor)
-      : Math.min(leastByHeat(of.heat, needs, of), of.speed / usualTurndown(variable));
-    w.stated('drive.minSpeed', 'rpm', q(Math.round(least), 'rpm'), thermal, {
+      : leastSpeedOf(needs, { ...of, ratio: usualTurndown(variable), own: false, heat: () => of.heat });
+    w.stated('drive.minSpeed', 'rpm', q(least, 'rpm'), thermal, {
       symbol: 'n_min',
       field: 'speed.min',
-      ...(subject.kind === 'plate' && { assumed: 'no ratio on the plate: by its heat with this load' }),
+      ...(subject.kind === 'plate' && { assumed: 'no ratio on the plate: by habit and by its heat with this load' }),
     });
   } else
     w.figure('drive.minSpeed', turndownSpeed, {
