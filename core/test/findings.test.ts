@@ -221,7 +221,7 @@ const rows: readonly Row[] = [
     fan({ overload: { ratio: 1.2, duration: '61 s' } }), fan({ overload: { ratio: 1.2, duration: '60 s' } })],
   // Start and drive
   ['motor.inconsistent', 'caution', ['motor', 'plate.codeLetter', 'plate.speed'],
-    direct({}, { motor: { plate: { ...plate, codeLetter: 'A', designLetter: 'D' } } }), direct({}, pinned)],
+    direct({}, { motor: { plate: { ...plate, speed: '1620 rpm', efficiency: 0.93 } } }), direct({}, pinned)],
   ['drive.power-match', 'caution', ['rules.driveMatch'], driven({}, { motor: { plate: { ...plate, current: '68/34 A' } }, rules: { driveMatch: 'power' } }),
     driven({}, { motor: { plate: { ...plate, current: '68/34 A' } } })],
   ['drive.cable-too-long', 'caution', ['place.cable.length'],

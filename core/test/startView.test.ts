@@ -160,7 +160,7 @@ describe('the machine the start is made with', () => {
     expect(m?.partLoad.map((p) => p.load)).toEqual([0.25, 0.5, 0.75, 1, 1.25]);
   });
   it('values no one machine has: the reason stands in the view and in the finding alike', () => {
-    const r = solved(fan({ motor: { plate: { ...ordinaryPlate, codeLetter: 'A', designLetter: 'D' } } }));
+    const r = solved(fan({ motor: { plate: { ...ordinaryPlate, speed: '1620 rpm', efficiency: 0.93 } } }));
     const finding = r.findings.find((f) => f.id === 'motor.inconsistent');
     expect(r.start?.machine?.reason).toBeTruthy();
     expect(finding?.text).toContain(r.start?.machine?.reason ?? 'nothing');

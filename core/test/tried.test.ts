@@ -99,6 +99,34 @@ describe('what speaks against a start', () => {
     expect(late.map((p) => p.id)).toEqual(['start.too-long']);
   });
 
+  it('a motor that is there and runs by this starter is not said to stall; by another, or bought, it is', () => {
+    const stalled = { ...smooth, outcome: 'stalled', margin: -12, time: undefined } as const;
+    const level = (id: string, today: Method | undefined, method: Method = 'direct') =>
+      runs.problemsOf(withStart({ today }), bench, method, { ...four, id }, stalled, undefined, undefined)[0];
+    expect(level('existing', 'direct')).toMatchObject({ id: 'start.stalls', level: 'caution' });
+    expect(level('existing', 'direct')?.text).toMatch(/^It starts so today: .* is doubted\. By it: Stalls/);
+    expect(level('existing', 'direct', 'star-delta')?.level).toBe('fail');
+    expect(level('existing', undefined)?.level).toBe('fail');
+    expect(level(four.id, 'direct')?.level).toBe('fail');
+  });
+  it('a fit that does not meet its data stops nothing that its maker owes: to one and a half times on a drive', () => {
+    const stalled = { ...smooth, outcome: 'stalled', margin: -12, time: undefined, dip: 0 } as const;
+    const fitted = { ...(bench.fitted ?? expect.fail()), reason: 'No cage gives this.' };
+    const level = (asked: number, method: Method, control?: 'vector' | 'scalar', reason = true) => {
+      const load = { ...bench.load, torque: asked * bench.ratedTorque, breakaway: asked * bench.ratedTorque };
+      const at = { ...bench, load, fitted: reason ? fitted : (bench.fitted ?? expect.fail()) };
+      const n = withStart({ settings: { drive: { ...(control && { control }) } } as never });
+      return runs.problemsOf(n, at, method, four, stalled, undefined, undefined)[0]?.level;
+    };
+    expect([level(1.49, 'drive'), level(1.51, 'drive')]).toEqual(['caution', 'fail']);
+    expect([level(0.99, 'drive', 'scalar'), level(1.01, 'drive', 'scalar')]).toEqual(['caution', 'fail']);
+    expect(level(1.4, 'drive', undefined, false)).toBe('fail');
+    // 480 V on a motor of 460 V: its pull-up torque by the square.
+    const owed = four.pullUpTorque * (480 / 460) ** 2;
+    expect([level(owed - 0.01, 'direct'), level(owed + 0.01, 'direct')]).toEqual(['caution', 'fail']);
+    expect(level(0.2, 'star-delta')).toBe('fail');
+  });
+
   it('heat: over 70 % a caution, over all of it a fail, at the line neither', () => {
     expect(brief({ rotorHeat: 0.7 })).toEqual([]);
     expect(brief({ rotorHeat: 0.71 })).toEqual(['caution start.too-hot']);

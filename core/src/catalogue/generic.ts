@@ -372,6 +372,7 @@ function motor(tradition: Tradition, series: Series, rating: number, poles: Pole
     pullUpTorque: series.hard
       ? leastPullUp
       : Math.max(practice.pullUpTorque(power, poles).value, usual ? leastPullUp : 0),
+    leastBreakdown,
     breakdownTorque: modelBreakdownTorque(leastBreakdown, lockedRotorCurrent, series.hard === true, rated),
     inertia: modelInertia(power, synchronous),
     mass: modelMass(power, poles, series.enclosure, construction),

@@ -78,6 +78,8 @@ export interface Motor {
   readonly lockedRotorTorque: number;
   readonly pullUpTorque: number;
   readonly breakdownTorque: number;
+  /** Where breakdown torque is a usual one: what the standard makes its maker owe. */
+  readonly leastBreakdown?: number;
   readonly inertia: number;
   readonly mass: number;
   /** Sound power level at no load. */

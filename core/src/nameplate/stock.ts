@@ -175,6 +175,7 @@ export function motorOfPlate(plate: Plate, asked: Practice, options: StockOption
       lockedRotorCurrent,
       lockedRotorTorque,
       pullUpTorque: practice.pullUpTorque(power, poles).value,
+      leastBreakdown,
       breakdownTorque: modelBreakdownTorque(leastBreakdown, lockedRotorCurrent, /^[CH]/.test(letter), rated),
       inertia: modelInertia(power, synchronous),
       mass: plate.weight?.value ?? modelMass(power, poles, enclosure, construction),

@@ -1,10 +1,12 @@
 import { isUpTo } from '../law';
 import type { Case } from '../case';
-import { modelInertia } from '../catalogue';
+import { existingMotor, modelInertia, type Motor } from '../catalogue';
+import type { Method } from '../contract';
 import { q, writeQuantity } from '../quantity';
 import { cableImpedance } from './cable';
 import { connectionFor } from './candidate';
 import { pinnedCircuit } from './circuit';
+import { starterThere } from './machines';
 import { factsOf } from '../practice';
 import type { Needs, StartNeeds, Walk } from './walk';
 
@@ -19,6 +21,7 @@ export function startNeeds(walk: Pick<Walk, 'input' | 'practice' | 'rules' | 'w'
     stallTime: input.start?.stallTime?.value ?? q(practice.stallTime.value, 's'),
     stallTyped: input.start?.stallTime !== undefined,
     permitted: permittedTime(input),
+    today: input.motor?.existing === true && input.errand !== 'failed' ? starterThere(input) : undefined,
     perHour: input.load?.startsPerHour,
     cableOf: (motor, method) => {
       const { power, speed } = motor;
@@ -32,6 +35,10 @@ export function startNeeds(walk: Pick<Walk, 'input' | 'practice' | 'rules' | 'w'
 /** Whether the case or a standard says how long a motor of so many W bears standing still. */
 export const isStallGiven = ({ start, practice }: Pick<Needs, 'start' | 'practice'>, power: number): boolean =>
   start.stallTyped || isUpTo(power, practice.stallTimeTo);
+
+/** Whether this motor is started so today: it runs, so whatever says that it does not start is doubted instead. */
+export const startsToday = ({ start }: Pick<Needs, 'start'>, motor: Pick<Motor, 'id'>, method: Method): boolean =>
+  motor.id === existingMotor && method === start.today;
 
 /** A machine does not grow with the motor that is tried on it: what is usual is a multiple of its own size's rotor. */
 function sizeInertia(power: number | undefined, speed: number | undefined, frequency: number): number | undefined {

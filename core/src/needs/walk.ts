@@ -182,6 +182,8 @@ export interface StartNeeds {
   readonly stallTyped: boolean;
   /** Longest time to speed in s, Infinity where nobody asks; `machine`: by the kind of machine. */
   readonly permitted: { readonly value: number; readonly text: string; readonly machine: boolean };
+  /** What starts the motor that is there and stays: it runs, so it starts. Undefined where none stays. */
+  readonly today: Method | undefined;
   /** Starts an hour that are asked; undefined where nobody says. */
   readonly perHour: number | undefined;
   /** The motor's cable as Guard sizes it; undefined without a length, or where no table reaches. */

@@ -12,8 +12,7 @@ const keys = new WeakMap<Motor, string>();
 export function startKey(motor: Motor): string {
   const known = keys.get(motor);
   if (known !== undefined) return known;
-  const { id, poles, frequency, power, speed, efficiency, lockedRotorCurrent, lockedRotorTorque, breakdownTorque } =
-    motor;
+  const { id, poles, frequency, power, speed, efficiency, lockedRotorCurrent, lockedRotorTorque } = motor;
   const key = [
     id.startsWith('pinned') ? id : '',
     poles,
@@ -24,7 +23,8 @@ export function startKey(motor: Motor): string {
     motor.constantLoss,
     lockedRotorCurrent,
     lockedRotorTorque,
-    breakdownTorque,
+    motor.breakdownTorque,
+    motor.leastBreakdown,
     motor.inertia,
     motor.designLetter,
     motor.deltaVoltage,
@@ -64,6 +64,7 @@ export function fittedCircuit(motor: Motor, voltage: number): Fitted | undefined
     lockedRotorCurrent: (motor.lockedRotorCurrent * top.voltage) / connection.voltage,
     lockedRotorTorque: motor.lockedRotorTorque,
     breakdownTorque: motor.breakdownTorque,
+    leastBreakdown: motor.leastBreakdown,
     design: motor.designLetter,
     constantLoss: motor.constantLoss,
   });

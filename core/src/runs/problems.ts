@@ -1,8 +1,8 @@
 import { exceeds } from '../law';
 import type { Motor } from '../catalogue';
 import type { Method } from '../contract';
-import { isStallGiven, percent, type CableImpedance, type Needs } from '../needs';
-import type { Run, StartCase } from '../physics';
+import { isStallGiven, percent, startsToday, type CableImpedance, type Needs } from '../needs';
+import { startTorqueAt, type Fitted, type Run, type StartCase } from '../physics';
 import { anyStall, keeps, unlimitedStart, weakestNetwork } from '../practice';
 import { writeQuantity } from '../quantity';
 
@@ -45,6 +45,12 @@ const line = {
   tooMany: 2,
 } as const;
 
+/**
+ * ÷ rated torque that any motor has behind a drive from standstill: by vector control for a while, by volts per hertz
+ * what it has for good. Common practice.
+ */
+const owedOnDrive = (control: string | undefined): number => (control === 'scalar' ? 1 : 1.5);
+
 /** Starts an hour that any motor bears, spread out (NEMA MG 1 12.54: two from cold, one from hot; from memory). */
 const alwaysBorne = 2;
 
@@ -64,9 +70,9 @@ export function missingLeads({ name, deltaVoltage }: Motor): Problem {
  */
 export function problemsOf(
   needs: Needs,
-  bench: StartCase & { readonly cable?: CableImpedance | undefined },
+  bench: StartCase & { readonly cable?: CableImpedance | undefined; readonly fitted?: Fitted | undefined },
   method: Method,
-  motor: Pick<Motor, 'power' | 'poles'>,
+  motor: Pick<Motor, 'id' | 'power' | 'poles' | 'pullUpTorque'>,
   run: Run,
   directPeak: number | undefined,
   starts: number | undefined,
@@ -76,21 +82,22 @@ export function problemsOf(
     void list.push({ id, level, text, ...(limit !== undefined && { limit }) });
   const synchronous = (120 * bench.feed.frequency) / bench.circuit.poles;
   const stage = stageNames[method];
-  if (run.outcome === 'stalled')
+  const held =
+    run.outcome === 'stalled'
+      ? `Stalls${stage ? ` ${stage}` : ''}: at ${run.heldAt ? `${Math.round(run.heldAt)} r/min` : 'standstill'} ` +
+        `the load asks ${writeQuantity(-run.margin, 'N.m')} more than the motor gives.`
+      : run.outcome === 'crawling'
+        ? `Crawls: the load crosses the motor’s torque at ${percent((run.heldAt ?? 0) / synchronous)} ` +
+          `speed${stage ? ` ${stage}` : ''}.`
+        : undefined;
+  if (held !== undefined) {
+    const doubt = doubtOf(needs, bench, method, motor, run);
     add(
       'start.stalls',
-      'fail',
-      `Stalls${stage ? ` ${stage}` : ''}: at ${run.heldAt ? `${Math.round(run.heldAt)} r/min` : 'standstill'} ` +
-        `the load asks ${writeQuantity(-run.margin, 'N.m')} more than the motor gives.`,
+      doubt === undefined ? 'fail' : 'caution',
+      doubt === undefined ? held : `${doubt} By it: ${held}`,
     );
-  else if (run.outcome === 'crawling')
-    add(
-      'start.stalls',
-      'fail',
-      `Crawls: the load crosses the motor’s torque at ${percent((run.heldAt ?? 0) / synchronous)} ` +
-        `speed${stage ? ` ${stage}` : ''}.`,
-    );
-  else if (run.outcome === 'unfinished')
+  } else if (run.outcome === 'unfinished')
     add(
       'start.too-long',
       'fail',
@@ -220,6 +227,31 @@ export function problemsOf(
     add('start.no-speed-control', 'fail', 'Does not control speed, which this machine has use for.');
   const order = { fail: 0, caution: 1, condition: 2, note: 3 };
   return list.toSorted((a, b) => order[a.level] - order[b.level]);
+}
+
+/**
+ * Why a start that stalls by its circuit is not said to stall: the motor runs today by this starter, or the circuit
+ * does not meet its data while what a maker owes would start it. Undefined where the circuit stands.
+ */
+function doubtOf(
+  needs: Needs,
+  bench: StartCase & { readonly fitted?: Fitted | undefined },
+  method: Method,
+  motor: Pick<Motor, 'id' | 'pullUpTorque'>,
+  run: Run,
+): string | undefined {
+  if (startsToday(needs, motor, method))
+    return 'It starts so today: the circuit fitted to its plate, the load or the source is doubted.';
+  if (bench.fitted?.reason === undefined) return undefined;
+  const { load, ratedTorque, feed, circuit } = bench;
+  const direct = motor.pullUpTorque * ((feed.voltage * (1 - run.dip)) / circuit.voltage) ** 2;
+  const owed =
+    method === 'drive' ? owedOnDrive(needs.start.settings?.drive?.control) : method === 'direct' ? direct : 0;
+  let asked = 0;
+  for (let i = 0; i <= 20; i++) asked = Math.max(asked, startTorqueAt(load, (load.speed * i) / 20));
+  return owed * ratedTorque >= asked
+    ? 'No one motor has all its values, and what its maker owes would start it: the circuit fitted to them is doubted.'
+    : undefined;
 }
 
 /** Least fault level in VA behind the bank with which the dip stays within the house rule; Infinity where none does. */

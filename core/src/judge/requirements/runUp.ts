@@ -1,5 +1,5 @@
 import { methodNames } from '../../contract';
-import { percent } from '../../needs';
+import { percent, startsToday } from '../../needs';
 import { praise } from '../../runs';
 import { code } from '../code';
 import { problemText, requirement } from '../requirement';
@@ -27,11 +27,13 @@ export const runUp = requirement({
   figures: ['load.motorTorque'],
   problems,
   applies: ({ load }) => load.startKnown,
-  judge({ needs, c, runUp: ratio, simulates }, e) {
+  judge({ needs, motors, c, runUp: ratio, simulates }, e) {
     if (e.drive) return code.none;
     const asked = needs.load.torque * ratio || 1e-9;
     e.margin = ((c.pullUpTorque[e.i] ?? 0) * e.share) / asked - 1;
     const most = (c.breakdownTorque[e.i] ?? 0) * e.share;
+    const motor = motors[e.i];
+    if (e.margin < 0 && motor && startsToday(needs, motor, e.method)) return simulates ? code.pass : code.caution;
     if (simulates) return most * (boost[e.method] ?? 1) * sure < asked ? code.fail : code.pass;
     if (e.margin < never || most < asked) return code.fail;
     return e.margin < 0 ? code.caution : code.pass;

@@ -1,4 +1,5 @@
-import { percent } from '../../needs';
+import { percent, startsToday } from '../../needs';
+import { code } from '../code';
 import { requirement, withReserve, passIf, type Entry } from '../requirement';
 
 /** Starting torque over breakaway below which a pass is only a caution where nothing is simulated (common practice). */
@@ -19,12 +20,20 @@ export const startingTorque = requirement({
   fields: ['load.breakaway'],
   figures: ['load.breakawayTorque'],
   applies: ({ load }) => load.startKnown,
-  judge({ needs: { load }, simulates }, e) {
+  judge({ needs, motors, simulates }, e) {
+    const { load } = needs;
     e.margin = e.torque / (load.torque * load.breakaway || 1e-9) - 1;
+    const motor = motors[e.i];
+    if (e.margin < reserve && motor && startsToday(needs, motor, e.method)) return simulates ? code.pass : code.caution;
     if (!simulates) return withReserve(e.margin, reserve);
     return passIf((1 + e.margin) * (boost[e.method] ?? 1) * sure >= 1);
   },
-  sentence({ outcome, margin }) {
+  sentence({ outcome, margin, needs, motor, method }) {
+    if (margin < 0 && startsToday(needs, motor, method))
+      return (
+        `By what the standard makes its maker owe it gives ${percent(1 + margin)} of the breakaway torque at ` +
+        'standstill; it starts so today, so it has more, or the load asks less.'
+      );
     if (margin >= 0) return `Starts with ${percent(margin)} more than breakaway torque at standstill.`;
     return outcome === 'fail'
       ? `Gives only ${percent(1 + margin)} of the breakaway torque at standstill: it would stall.`

@@ -18,6 +18,11 @@ export interface MachineData {
   readonly lockedRotorCurrent: number;
   readonly lockedRotorTorque: number;
   readonly breakdownTorque: number;
+  /**
+   * Where nobody measured what stands and breaks down: the least breakdown torque ÷ rated that its maker owes. Torques
+   * are then usual ones, and a motor may have more.
+   */
+  readonly leastBreakdown?: number | undefined;
   readonly design?: string;
   /** Share of its losses that does not go with load, where its part-load efficiency is known. */
   readonly constantLoss?: number | undefined;
@@ -42,8 +47,9 @@ export interface Met {
     | 'breakdownTorque';
   readonly wanted: number;
   readonly got: number;
-  /** Largest relative deviation that counts as met. */
+  /** Largest relative deviation that counts as met, below and above what is wanted. */
   readonly within: number;
+  readonly above: number;
 }
 
 export interface Fitted {
@@ -56,6 +62,22 @@ export interface Fitted {
 /** Rated values are met within this share, those of standstill and breakdown within `startWithin`. */
 export const ratedWithin = 0.01;
 export const startWithin = 0.05;
+/** A usual torque that nobody measured may come out higher by this. */
+const usualWithin = 0.5;
+/** What more torque than usual, and another breakdown torque than usual, weigh beside a miss. */
+const light = 0.15;
+/** Slip at which a usual cage has half of its rise: 1 ÷ this, and how little leaving it weighs. Common practice. */
+const usualPace = 2.5;
+const paceWeight = 0.001;
+/**
+ * Of physics: a cage has most of its rise well above rated slip (rated slip × pace at most this), and some of it
+ * below standstill; the magnetising branch takes at least this share of rated reactive current, leakage the rest.
+ */
+const mostPace = 0.4;
+const leastPace = 0.5;
+const leastMagnetising = 0.4;
+/** Power factor at standstill that no cage exceeds: some 0.2 of large motors, 0.8 of the smallest. Common practice. */
+const mostStarting = 0.85;
 /** One cage, or a depth of saturation, is enough that comes this near. */
 const closely = startWithin / 5;
 
@@ -134,9 +156,9 @@ type Unknowns = readonly [leakage: number, gain: number, pace: number];
  * current. What is left free, the leakage and how the rotor's resistance rises with slip (a double cage in its R–L
  * form), is
  * found by damped least squares (Levenberg and Marquardt) on locked-rotor current, locked-rotor torque and breakdown
- * torque. One cage
- * is kept where it meets them. Where breakdown torque asks for more leakage than locked-rotor current leaves, the
- * leakage saturates, as little as meets both. Errors: `reason` says which value is not met and why; never throws for
+ * torque. One cage is kept where it meets them. Physics bounds the search (`mostPace`, `leastMagnetising`,
+ * `mostStarting`); where `leastBreakdown` is given the torques are estimates, met from above. Where breakdown torque
+ * asks for more leakage than locked-rotor current leaves, the leakage saturates, as little as meets both. Errors: `reason` says which value is not met and why; never throws for
  * positive data with speed below synchronous. Source: equivalent circuit, any textbook; double cage, e.g. Boldea and
  * Nasar, The Induction Machine Handbook (from memory).
  */
@@ -167,7 +189,13 @@ interface CageFit extends Fitted {
 const lacking = (met: readonly Met[]): number =>
   Math.max(
     ...met.map((m) =>
-      m.what === 'breakdownTorque' ? deviation(m) : m.what === 'lockedRotorCurrent' ? -deviation(m) : 0,
+      m.what === 'breakdownTorque'
+        ? m.above > startWithin
+          ? 0
+          : deviation(m)
+        : m.what === 'lockedRotorCurrent'
+          ? -deviation(m)
+          : 0,
     ),
   );
 
@@ -193,6 +221,9 @@ const worst = (f: Fitted): number => Math.max(...f.met.map((m) => Math.abs(devia
 
 /** Relative deviation of what a circuit gives. */
 export const deviation = (m: Met): number => m.got / m.wanted - 1;
+
+/** Whether a circuit gives what was wanted. */
+export const isMet = (m: Met): boolean => deviation(m) >= -m.within && deviation(m) <= m.above;
 
 const words: Readonly<Record<Met['what'], string>> = {
   current: 'rated current',
@@ -223,6 +254,7 @@ class Fitter {
   readonly rotorLoss: number;
   readonly losses: { stator: number; core: number; stray: number; friction: number };
   readonly wantedResistance: number;
+  readonly mostPace: number;
   readonly scratch: Mutable<Circuit>;
   readonly cage: { resistance: number; reactance: number } = { resistance: 1, reactance: 1 };
   /** How far the last circuit built misses the rated point, 0 where it meets it. */
@@ -260,6 +292,7 @@ class Fitter {
       };
       this.rotorLoss = bySlip * (d.power + this.losses.friction);
     }
+    this.mostPace = Math.max(2 * leastPace, mostPace / this.slip);
     const square = 3 * d.current * d.current;
     const omega = (4 * Math.PI * d.frequency) / d.poles;
     this.wantedResistance = (d.lockedRotorTorque * this.ratedTorque * omega) / (3 * d.lockedRotorCurrent ** 2);
@@ -307,9 +340,12 @@ class Fitter {
     const susceptance = (er * ii - ei * ir) / ee;
     const b2 = -x / (rho * rho + x * x);
     const magnetising = b2 - susceptance;
-    c.magnetisingReactance = 1 / Math.max(0.02 * g, magnetising);
+    const least = (leastMagnetising * d.current * this.sin) / Math.sqrt(ee);
+    c.magnetisingReactance = 1 / Math.max(least, 0.02 * g, magnetising);
     this.missed =
-      Math.max(0, -room) + Math.max(0, 0.05 * rho - rho + extra) / rho + Math.max(0, 0.02 * g - magnetising) / g;
+      Math.max(0, -room) +
+      Math.max(0, 0.05 * rho - rho + extra) / rho +
+      Math.max(0, Math.max(least, 0.02 * g) - magnetising) / g;
     if (gain <= nothingGained) {
       c.rotorResistance = r0;
       c.rotorReactance = xInf;
@@ -336,11 +372,16 @@ class Fitter {
   residuals(u: Unknowns, r: Float64Array): void {
     const { d } = this;
     const c = this.build(u);
-    r[3] = this.missed;
     solveAt(c, d.voltage, d.frequency, 1, this.out);
+    r[3] = this.missed + Math.max(0, (this.out[at.powerFactor] ?? 0) - mostStarting);
     r[0] = Math.log((this.out[at.current] ?? 1) / d.lockedRotorCurrent);
     r[1] = Math.log((this.out[at.torque] ?? 1) / (d.lockedRotorTorque * this.ratedTorque));
-    r[2] = Math.log(breakdown(c, d.voltage, d.frequency, 2e-3).torque / (d.breakdownTorque * this.ratedTorque));
+    const most = breakdown(c, d.voltage, d.frequency, 2e-3).torque / this.ratedTorque;
+    r[2] = Math.log(most / d.breakdownTorque);
+    r[4] = paceWeight * Math.log(u[2] / usualPace);
+    if (d.leastBreakdown === undefined) return;
+    r[1] *= r[1] > 0 ? light : 1;
+    r[2] = light * r[2] + Math.min(0, Math.log(most / d.leastBreakdown));
   }
 
   startLeakage(): number {
@@ -353,7 +394,7 @@ class Fitter {
 
   /** One cage whose leakage gives the locked-rotor current; undefined where torque or breakdown are then not met. */
   oneCage(): Circuit | undefined {
-    const r = new Float64Array(4);
+    const r = new Float64Array(rowsOf);
     let leakage = this.startLeakage();
     for (let i = 0; i < 12; i++) {
       this.residuals([leakage, 0, 1], r);
@@ -369,13 +410,14 @@ class Fitter {
    * taken, as usual cages have it. `near`: where to search from, in place of the usual starts.
    */
   twoCages(near?: Unknowns): CageFit {
-    if (near) return this.found(descend((u, r) => this.residuals(u, r), near).u);
+    if (near) return this.found(descend((u, r) => this.residuals(u, r), near, this.mostPace).u);
     const running = this.slip * (this.phase / this.d.current);
     let best: { readonly u: Unknowns; readonly error: number } | undefined;
     let bestSlip = Infinity;
-    for (const pace of [2, 0.8, 5, 15]) {
+    for (const wanted of [2, 0.8, 5, 15]) {
+      const pace = Math.min(this.mostPace, wanted);
       const gain = Math.max(0.3 * running, this.wantedResistance - running) * (1 + 1 / (pace * pace));
-      const found = descend((u, r) => this.residuals(u, r), [this.startLeakage() * 0.9, gain, pace]);
+      const found = descend((u, r) => this.residuals(u, r), [this.startLeakage() * 0.9, gain, pace], this.mostPace);
       const { slip } = breakdown(this.build(found.u), this.d.voltage, this.d.frequency, 0.01);
       const met = found.error < metError;
       const better = !best || (met ? best.error > metError || slip < bestSlip : found.error < best.error);
@@ -400,6 +442,7 @@ class Fitter {
   meet(c: Circuit): Met[] {
     const { d, out } = this;
     const power = this.ratedTorque;
+    const usual = d.leastBreakdown === undefined ? undefined : usualWithin;
     solveAt(c, d.voltage, d.frequency, this.slip, out);
     const rated = {
       power: out[at.output] ?? 0,
@@ -408,30 +451,41 @@ class Fitter {
       efficiency: (out[at.output] ?? 0) / (out[at.input] ?? 1),
     };
     return [
-      { what: 'power', wanted: d.power, got: rated.power, within: ratedWithin },
-      { what: 'current', wanted: d.current, got: rated.current, within: ratedWithin },
-      { what: 'powerFactor', wanted: this.cos, got: rated.powerFactor, within: ratedWithin },
-      { what: 'efficiency', wanted: d.efficiency, got: rated.efficiency, within: ratedWithin },
+      { what: 'power', wanted: d.power, got: rated.power, within: ratedWithin, above: ratedWithin },
+      { what: 'current', wanted: d.current, got: rated.current, within: ratedWithin, above: ratedWithin },
+      { what: 'powerFactor', wanted: this.cos, got: rated.powerFactor, within: ratedWithin, above: ratedWithin },
+      { what: 'efficiency', wanted: d.efficiency, got: rated.efficiency, within: ratedWithin, above: ratedWithin },
       ...(d.constantLoss === undefined
         ? []
-        : [{ what: 'halfEfficiency' as const, wanted: wantedAtHalf(d), got: this.half(c), within: ratedWithin }]),
+        : [
+            {
+              what: 'halfEfficiency' as const,
+              wanted: wantedAtHalf(d),
+              got: this.half(c),
+              within: ratedWithin,
+              above: ratedWithin,
+            },
+          ]),
       {
         what: 'lockedRotorCurrent',
         wanted: d.lockedRotorCurrent,
         got: currentAt(c, d.voltage, d.frequency, 1),
         within: startWithin,
+        above: startWithin,
       },
       {
         what: 'lockedRotorTorque',
         wanted: d.lockedRotorTorque,
         got: torqueAt(c, d.voltage, d.frequency, 1) / power,
         within: startWithin,
+        above: usual ?? startWithin,
       },
       {
         what: 'breakdownTorque',
         wanted: d.breakdownTorque,
         got: breakdown(c, d.voltage, d.frequency).torque / power,
-        within: startWithin,
+        within: d.leastBreakdown === undefined ? startWithin : startWithin + 1 - d.leastBreakdown / d.breakdownTorque,
+        above: usual ?? startWithin,
       },
     ];
   }
@@ -448,7 +502,7 @@ class Fitter {
 
   /** Why the values cannot belong to one machine, where one is not met. */
   reason(met: readonly Met[], c: Circuit): string | undefined {
-    const off = met.filter((m) => Math.abs(deviation(m)) > m.within);
+    const off = met.filter((m) => !isMet(m));
     if (off.length === 0) return undefined;
     const nearest = off.map((m) => `${words[m.what]} ${signed(deviation(m))}`).join(', ');
     const total = this.d.power / this.d.efficiency - this.d.power;
@@ -479,14 +533,18 @@ const signed = (share: number): string => `${share > 0 ? '+' : '−'}${Math.abs(
 /** A copy of its own of the fitter's scratch circuit. */
 const snapshot = (c: Circuit): Circuit => ({ ...c, ...(c.cage2 ? { cage2: { ...c.cage2 } } : {}) });
 
+/** Residuals: the three of standstill and breakdown, what physics refuses, and how unusual the cage is. */
+const rowsOf = 5;
+
 /** Damped least squares over three logarithms with a forward-difference Jacobian. */
 function descend(
   residuals: (u: Unknowns, r: Float64Array) => void,
   start: Unknowns,
+  most: number,
 ): { readonly u: Unknowns; readonly error: number } {
-  const r = new Float64Array(4);
-  const moved = new Float64Array(4);
-  const J = new Float64Array(12);
+  const r = new Float64Array(rowsOf);
+  const moved = new Float64Array(rowsOf);
+  const J = new Float64Array(3 * rowsOf);
   let u: Unknowns = start;
   residuals(u, r);
   let error = square(r);
@@ -495,7 +553,7 @@ function descend(
     const h = 1e-3;
     for (let k = 0; k < 3; k++) {
       residuals(scaled(u, k, h), moved);
-      for (let row = 0; row < 4; row++) J[row * 3 + k] = ((moved[row] ?? 0) - (r[row] ?? 0)) / h;
+      for (let row = 0; row < rowsOf; row++) J[row * 3 + k] = ((moved[row] ?? 0) - (r[row] ?? 0)) / h;
     }
     let better = false;
     for (let tries = 0; tries < 8; tries++) {
@@ -503,7 +561,7 @@ function descend(
       const next: Unknowns = [
         u[0] * Math.exp(bounded(step[0])),
         u[1] * Math.exp(bounded(step[1])),
-        Math.min(200, Math.max(0.3, u[2] * Math.exp(bounded(step[2])))),
+        Math.min(most, Math.max(leastPace, u[2] * Math.exp(bounded(step[2])))),
       ];
       residuals(next, moved);
       const after = square(moved);
@@ -524,7 +582,11 @@ function descend(
 }
 
 const bounded = (x: number): number => Math.max(-1, Math.min(1, x));
-const square = (r: Float64Array): number => (r[0] ?? 0) ** 2 + (r[1] ?? 0) ** 2 + (r[2] ?? 0) ** 2 + (r[3] ?? 0) ** 2;
+const square = (r: Float64Array): number => {
+  let sum = 0;
+  for (const x of r) sum += x * x;
+  return sum;
+};
 const scaled = (u: Unknowns, k: number, h: number): Unknowns => [
   k === 0 ? u[0] * Math.exp(h) : u[0],
   k === 1 ? u[1] * Math.exp(h) : u[1],
@@ -533,18 +595,16 @@ const scaled = (u: Unknowns, k: number, h: number): Unknowns => [
 
 /** Solves (JᵀJ + damping·diag) step = −Jᵀr by Cramer's rule. */
 function normalStep(J: Float64Array, r: Float64Array, damping: number): readonly [number, number, number] {
-  const dot = (a: number, b: number): number =>
-    (J[a] ?? 0) * (J[b] ?? 0) +
-    (J[3 + a] ?? 0) * (J[3 + b] ?? 0) +
-    (J[6 + a] ?? 0) * (J[6 + b] ?? 0) +
-    (J[9 + a] ?? 0) * (J[9 + b] ?? 0);
-  const right = (a: number): number =>
-    -(
-      (J[a] ?? 0) * (r[0] ?? 0) +
-      (J[3 + a] ?? 0) * (r[1] ?? 0) +
-      (J[6 + a] ?? 0) * (r[2] ?? 0) +
-      (J[9 + a] ?? 0) * (r[3] ?? 0)
-    );
+  const dot = (a: number, b: number): number => {
+    let sum = 0;
+    for (let row = 0; row < rowsOf; row++) sum += (J[3 * row + a] ?? 0) * (J[3 * row + b] ?? 0);
+    return sum;
+  };
+  const right = (a: number): number => {
+    let sum = 0;
+    for (let row = 0; row < rowsOf; row++) sum -= (J[3 * row + a] ?? 0) * (r[row] ?? 0);
+    return sum;
+  };
   const a = dot(0, 0) * (1 + damping) + 1e-12;
   const e = dot(1, 1) * (1 + damping) + 1e-12;
   const i = dot(2, 2) * (1 + damping) + 1e-12;

@@ -5,6 +5,7 @@ import {
   circuitLaws,
   currentAt,
   deviation,
+  isMet,
   leakageLeft,
   lossShares,
   pointAt,
@@ -128,7 +129,7 @@ export function machineView(
     met: (fitted?.met ?? []).map((m) => {
       const [label, unit] = metLabels[m.what];
       const off = deviation(m);
-      return { label, wanted: m.wanted, got: m.got, unit, deviation: off, met: Math.abs(off) <= m.within };
+      return { label, wanted: m.wanted, got: m.got, unit, deviation: off, met: isMet(m) };
     }),
     reason: fitted?.reason ?? null,
     assumed: [
