@@ -158,7 +158,8 @@ type Unknowns = readonly [leakage: number, gain: number, pace: number];
  * found by damped least squares (Levenberg and Marquardt) on locked-rotor current, locked-rotor torque and breakdown
  * torque. One cage is kept where it meets them. Physics bounds the search (`mostPace`, `leastMagnetising`,
  * `mostStarting`); where `leastBreakdown` is given the torques are estimates, met from above. Where breakdown torque
- * asks for more leakage than locked-rotor current leaves, the leakage saturates, as little as meets both. Errors: `reason` says which value is not met and why; never throws for
+ * asks for more leakage than locked-rotor current leaves, the leakage saturates,
+ * as little as meets both. Errors: `reason` says which value is not met and why; never throws for
  * positive data with speed below synchronous. Source: equivalent circuit, any textbook; double cage, e.g. Boldea and
  * Nasar, The Induction Machine Handbook (from memory).
  */
