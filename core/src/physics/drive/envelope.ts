@@ -44,13 +44,17 @@ export const coolingAt = (cooling: HeatModel['cooling'], s: number): number =>
 export const fluxAt = (s: number): number => (s <= 1 ? 1 : 1 / s);
 
 /** Torque ÷ rated that may be carried for good at speed s ÷ rated, 0 or more; never above rated torque or power. */
-export function continuousTorque(m: HeatModel, s: number): number {
-  const flux = fluxAt(s);
+export const continuousTorque = (m: HeatModel, s: number): number => torqueBetween(m, s, s);
+
+/** The same at the least anywhere between two speeds: with the cooling of the slower and the iron of the faster. */
+function torqueBetween(m: HeatModel, low: number, high: number): number {
+  const flux = fluxAt(high);
+  const most = fluxAt(low);
   const mag = m.magnetising * m.magnetising;
-  const borne = coolingAt(m.cooling, s) * m.reserve;
-  const iron = m.core * flux * flux * s ** 1.5 + m.friction * s + pulseLosses;
+  const borne = coolingAt(m.cooling, low) * m.reserve;
+  const iron = m.core * most * most * high * Math.sqrt(high) + m.friction * high + pulseLosses;
   const copper = m.stator + m.stray;
-  const left = borne - iron - copper * mag * flux * flux;
+  const left = borne - iron - copper * mag * most * most;
   const each = (copper * (1 - mag) + m.rotor) / (flux * flux);
   const byHeat = left <= 0 ? 0 : Math.sqrt(left / each);
   return Math.min(byHeat, flux, (m.breakdown * flux * flux) / breakdownReserve);
@@ -60,27 +64,25 @@ export function continuousTorque(m: HeatModel, s: number): number {
 export const minuteTorque = (m: HeatModel, overload: number, s: number): number =>
   Math.min(overload * fluxAt(s), (m.breakdown * fluxAt(s) ** 2) / breakdownReserve);
 
+/** A span of speeds is halved so often before it counts as one speed. */
+const halvings = 14;
+
 /**
  * Lowest speed ÷ rated at which a load may be carried for good; `loadAt` its torque ÷ the motor's rated torque. 0 where
- * it may stand. The load is followed downward from `from` to `to`: what is carried further below, past a speed where
- * it is not, counts for nothing.
+ * it may stand. The load, which rises or falls all the way, is followed downward from `from` to `to`: what is carried
+ * further below, past a speed where it is not, counts for nothing.
  */
 export function leastSpeed(m: HeatModel, loadAt: (s: number) => number, from: number, to = 0): number {
-  const carries = (s: number): boolean => continuousTorque(m, s) >= loadAt(s) * 0.999;
-  const parts = 64;
-  for (let i = parts; i >= 0; i--) {
-    const s = to + ((from - to) * i) / parts;
-    if (carries(s)) continue;
-    if (i === parts) return from;
-    let [low, high] = [s, to + ((from - to) * (i + 1)) / parts];
-    for (let k = 0; k < 24; k++) {
-      const mid = (low + high) / 2;
-      if (carries(mid)) high = mid;
-      else low = mid;
-    }
-    return high;
-  }
-  return to;
+  // What the coolest and the most asked of a span leave is carried all along it; else its halves are looked at apart.
+  const within = (low: number, high: number, depth: number): number => {
+    const asked = Math.max(loadAt(low), loadAt(high)) * 0.999;
+    if (torqueBetween(m, low, high) >= asked) return low;
+    if (depth === 0) return high;
+    const middle = (low + high) / 2;
+    const upper = within(middle, high, depth - 1);
+    return upper > middle ? upper : within(low, middle, depth - 1);
+  };
+  return within(Math.min(to, from), from, halvings);
 }
 
 /** Highest speed ÷ rated, up to `most`, at which the load is still carried for good from `from` upward. */
