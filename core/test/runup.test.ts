@@ -512,7 +512,9 @@ describe('a start', () => {
       const trace = run.trace ?? expect.fail();
       const first = runUp({ ...spec(big, fan(1500), 30), feed: { ...stiff(big), reactance: 1 }, traced: true });
       within(trace.bus[0] ?? NaN, first.trace?.bus[0] ?? NaN, 1e-9);
-      expect(run.dip).toBeGreaterThan(first.dip);
+      // Told is what its transient reactance makes of the first instant, before the regulator moves.
+      const held = runUp({ ...spec(big, fan(1500), 30), feed: { ...stiff(big), reactance: 1.5 }, traced: true });
+      expect(1 - (held.trace?.bus[0] ?? NaN) / 2300).toBeCloseTo(run.dip, 9);
       expect(Math.min(...trace.bus)).toBeLessThan(trace.bus[0] ?? 0);
       expect(trace.bus.at(-1)).toBeGreaterThan(0.95 * 2300);
     },

@@ -4,7 +4,7 @@ import { methodNames, type Method } from '../contract';
 import { connectionFor, directSpeed, driveCurrentAsked, matchDrive, type Needs } from '../needs';
 import { writeQuantity } from '../quantity';
 import { triedOf } from '../runs';
-import { bulkOf, remedyKinds, remedyPrice } from '../practice';
+import { bulkOf, remedyKinds, remedyPrice, tight } from '../practice';
 import { answer, entryVerdict, outcomeOf, placeOf, remedyNamed, type Judged } from './asked';
 import type { Looked } from './requirement';
 import { asked } from './requirements';
@@ -17,11 +17,13 @@ export function explain(needs: Needs, judged: Judged, entry: number): Candidate 
   const method = judged.methods[entry % M];
   if (!motor || !method) throw new RangeError(`no candidate ${entry}`);
   const { verdicts, change } = verdictsOf(needs, judged, entry, i, motor, method);
+  const outcome = outcomeOf(judged.worst[entry] ?? 2);
   return {
     motor: motorView(needs, motor),
     method,
     control: controlFor(needs, motor, method),
-    outcome: outcomeOf(judged.worst[entry] ?? 2),
+    // What only a start would tell passes for the search alone.
+    outcome: outcome === 'pass' && verdicts.some((v) => v.text.endsWith(notSimulated)) ? 'caution' : outcome,
     verdicts,
     change,
     cost: {
@@ -31,6 +33,9 @@ export function explain(needs: Needs, judged: Judged, entry: number): Candidate 
     },
   };
 }
+
+/** A verdict by a closed form below its limit, of which a simulated start would decide. */
+const notSimulated = 'Its start was not simulated: pin it to see.';
 
 /** How each method would do for one motor. */
 export function explainMethods(needs: Needs, judged: Judged, i: number): MethodVerdict[] {
@@ -95,8 +100,14 @@ function verdictsOf(
   for (const requirement of asked) {
     const found = entryVerdict(judged, entry, requirement.id);
     if (!found) continue;
-    const { outcome, margin, answered } = found;
-    const looked: Looked = { outcome, margin, needs, motor, method, direct, tried };
+    const { margin, answered } = found;
+    const looked: Looked = { outcome: found.outcome, margin, needs, motor, method, direct, tried };
+    const { told, problems } = requirement;
+    // Beyond what counts as tight nothing passes by its margin: a start was to decide, or the limit does not hold here.
+    const short = found.outcome === 'pass' && told && margin < 0 && answered === undefined;
+    const open = short && problems.length > 0 && judged.bench.simulates && !tried;
+    const excused = short && !open && margin < -tight;
+    const outcome = open ? 'caution' : found.outcome;
     const kind = remedyNamed(remedyKinds, judged.answers[placeOf(judged, entry, requirement.id)] ?? answer.none);
     const waived = needs.waived.get(requirement.id) ?? null;
     verdicts.push({
@@ -104,15 +115,16 @@ function verdictsOf(
       outcome,
       // A shortfall that is answered is no margin of what passes.
       margin:
-        !requirement.told ||
+        !told ||
+        excused ||
         requirement.limitless(looked) ||
         (outcome === 'pass' && margin < 0 && answered !== undefined)
           ? null
           : Number(margin.toPrecision(4)),
-      text: requirement.sentence(looked),
+      text: open ? `${requirement.sentence(looked)} ${notSimulated}` : requirement.sentence(looked),
       figures: requirement.figures,
       waived,
-      tight: outcome === 'pass' && requirement.told && margin < 0 && answered === undefined,
+      tight: outcome === 'pass' && told && margin < 0 && answered === undefined && !excused,
       remedy:
         kind === undefined
           ? null

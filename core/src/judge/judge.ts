@@ -311,7 +311,8 @@ function moveTo(
   e.n = settledSpeed(needs, method, direct);
   e.own = supply.voltage[i] ?? 1;
   e.line = needs.supply.voltage ?? e.own;
-  const zs = needs.supply.impedance;
+  // A generator dips by its transient reactance before its regulator moves.
+  const zs = needs.supply.generator?.transientReactance ?? needs.supply.impedance;
   const locked = supply.locked[i] ?? 0;
   const z = e.own / (Math.sqrt(3) * locked);
   const lockedTorque = c.lockedRotorTorque[i] ?? 0;

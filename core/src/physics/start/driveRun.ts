@@ -80,6 +80,7 @@ export function runOnDrive(spec: DriveSpec): Run {
   const p = noPoint();
   const baseSpeed = (120 * circuit.frequency) / circuit.poles;
   const goal = plan.speed;
+  const source = feed.generator?.transientReactance ?? feed.reactance;
   const rising = Math.max(plan.ramp, 1e-3) * (goal / baseSpeed);
   const able = new Float64Array(limits + 1);
   const slips = new Float64Array(limits + 1);
@@ -126,7 +127,7 @@ export function runOnDrive(spec: DriveSpec): Run {
     const line = input / (driveShareAtLoad * rootThree * feed.voltage * drivePowerFactor);
     peakLine = Math.max(peakLine, line);
     peakMotor = Math.max(peakMotor, p.current);
-    const bus = feed.voltage - rootThree * line * (feed.reactance * driveReactiveShare + feed.resistance);
+    const bus = feed.voltage - rootThree * line * (source * driveReactiveShare + feed.resistance);
     leastBus = Math.min(leastBus, bus);
     if (arrival === undefined) {
       const left = limit - startTorqueAt(load, n);

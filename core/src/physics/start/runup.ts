@@ -299,6 +299,7 @@ class RunUp {
 
   /** Looks at the state as it stands: peaks, margins, trace. */
   #begin(): void {
+    this.#beforeRegulator();
     this.#rates(this.#t, this.#y[at.speed] ?? 0, this.#y[at.emf] ?? 0, this.#k1);
     const torque = this.#out[grid.torque] ?? 0;
     this.#jolt = Math.max(this.#jolt, Math.abs(torque - this.#torqueBefore));
@@ -309,11 +310,6 @@ class RunUp {
     const out = this.#out;
     const n = (this.#y[at.speed] ?? 0) * fromOmega;
     this.#peaks();
-    const full = this.#stage === onLine && (!this.#controlled || (out[grid.inserted] ?? 0) <= 0);
-    if (full) {
-      this.#leastTerminal = Math.min(this.#leastTerminal, out[grid.terminal] ?? Infinity);
-      this.#lost = Math.max(this.#lost, (out[grid.bus] ?? 0) - (out[grid.terminal] ?? 0));
-    }
     const limited = (out[grid.inserted] ?? 0) > 0;
     if (this.#controlled && this.#limited && !limited && n > 0) this.#event('limit-left');
     this.#limited = limited;
@@ -327,11 +323,32 @@ class RunUp {
     }
   }
 
+  /** The dip of a generator by its transient reactance, before its regulator moves: what is told of a set. */
+  #beforeRegulator(): void {
+    const { generator } = this.spec.feed;
+    if (!generator) return;
+    const [speed, emf] = [(this.#y[at.speed] ?? 0) * fromOmega, this.#y[at.emf] ?? 0];
+    if (this.#controlled) this.#set(this.#t);
+    const control = this.#controlled ? this.#control : undefined;
+    this.#net.solve(speed, this.#stage, control, emf, generator.transientReactance, this.#out);
+    this.#lowest();
+  }
+
   #peaks(): void {
     const out = this.#out;
     this.#peakLine = Math.max(this.#peakLine, out[grid.line] ?? 0);
     this.#peakMotor = Math.max(this.#peakMotor, out[grid.motor] ?? 0);
+    this.#lowest();
+  }
+
+  /** Least voltages so far: at the bus, and on the full line at the terminals. */
+  #lowest(): void {
+    const out = this.#out;
     this.#leastBus = Math.min(this.#leastBus, out[grid.bus] ?? Infinity);
+    const full = this.#stage === onLine && (!this.#controlled || (out[grid.inserted] ?? 0) <= 0);
+    if (!full) return;
+    this.#leastTerminal = Math.min(this.#leastTerminal, out[grid.terminal] ?? Infinity);
+    this.#lost = Math.max(this.#lost, (out[grid.bus] ?? 0) - (out[grid.terminal] ?? 0));
   }
 
   /**

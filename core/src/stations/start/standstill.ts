@@ -1,5 +1,5 @@
 import { definition, model, type Method, type Source, type StartId } from '../../contract';
-import { assumed, field, prescribed, type Given } from '../../law';
+import { assumed, field, prescribed, type Given, type Workings } from '../../law';
 import {
   driveLineCurrent,
   driveTorque,
@@ -33,6 +33,10 @@ export interface Standstill {
   readonly starter: StandstillSettings;
 }
 
+/** What the bus dips by: a generator's transient reactance before its regulator moves, else the source's impedance. */
+export const dipsBy = (w: Workings): 'start.transientReactance' | 'start.sourceImpedance' =>
+  w.figures.has('start.transientReactance') ? 'start.transientReactance' : 'start.sourceImpedance';
+
 /** Where nothing is simulated, standstill is taken for the peak. */
 export function peakAtStandstill(at: Standstill, method: Method): void {
   const { w } = at.walk;
@@ -40,7 +44,7 @@ export function peakAtStandstill(at: Standstill, method: Method): void {
   if (at.known)
     w.figure(`start.${method}.voltageDip`, voltageDip, {
       I_st: `start.${method}.peakCurrent`,
-      Z_s: 'start.sourceImpedance',
+      Z_s: dipsBy(w),
       U: at.supply,
     });
 }
@@ -52,7 +56,7 @@ function tellCurrent(
   id: StartId<'peakCurrent' | 'standstillCurrent'>,
 ): void {
   const shares = methodShares(method, starter);
-  const line = { U, Z_s: 'start.sourceImpedance', Z_LR: 'start.lockedRotorImpedance' } as const;
+  const line = { U, Z_s: dipsBy(w), Z_LR: 'start.lockedRotorImpedance' } as const;
   if (shares) w.figure(id, startingCurrent, { ...line, c: prescribed(q(shares.current, '1'), sourceOf(shares)) });
   else if (method === 'soft-starter')
     w.figure(id, limitedCurrent, {
@@ -86,7 +90,7 @@ export function tellStandstill(at: Standstill, method: Method): void {
   if (known)
     w.figure(`start.${method}.standstillDip`, voltageDip, {
       I_st: `start.${method}.standstillCurrent`,
-      Z_s: 'start.sourceImpedance',
+      Z_s: dipsBy(w),
       U: supply,
     });
   if (shares)

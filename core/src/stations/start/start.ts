@@ -26,7 +26,7 @@ import { isPump, tellAdvice, tellHeat, tellInertiaLimit } from './advice';
 import { tellBench } from './bench';
 import { recommend, rowOf } from './compare';
 import { curvesOf } from './curves';
-import { judgeStandstill, peakAtStandstill, tellStandstill, type Standstill } from './standstill';
+import { dipsBy, judgeStandstill, peakAtStandstill, tellStandstill, type Standstill } from './standstill';
 
 /** What Start hands to the result beside its figures. */
 export interface StartTold {
@@ -182,7 +182,7 @@ function tellRun(
 ): void {
   const laws = runLaws(run);
   const known = needs.supply.impedance !== undefined;
-  const common = { U, Z_s: 'start.sourceImpedance' } as const;
+  const common = { U, Z_s: dipsBy(w) } as const;
   w.figure(`start.${method}.peakCurrent`, laws.peakCurrent, { ...common, Z_LR: 'start.lockedRotorImpedance' });
   if (known) {
     w.figure(`start.${method}.voltageDip`, laws.dip, { ...common, I_pk: `start.${method}.peakCurrent` });
