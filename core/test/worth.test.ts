@@ -116,6 +116,21 @@ const value = (r: Result, id: string): number => r.figures[id]?.value ?? NaN;
 const notWorth = (r: Result) => r.findings.find((f) => f.id === 'cost.not-worth-it');
 
 describe('what a change is worth', () => {
+  it('it is back by what the year brings: maintenance takes from it, priced carbon adds to it', () => {
+    const plain = pump({});
+    const saved = value(plain, 'cost.savedMoney');
+    expect(value(plain, 'cost.payback')).toBeCloseTo(6000 / saved, 9);
+    expect(value(pump({ maintenance: saved / 2 }), 'cost.payback')).toBeCloseTo(12000 / saved, 6);
+    const carbon = pump({ carbon: 0.4, carbonPrice: 100 });
+    expect(value(carbon, 'cost.payback')).toBeCloseTo(
+      6000 / (saved + value(carbon, 'cost.savedEnergy') * 0.4 * 0.1),
+      6,
+    );
+    // What maintenance eats whole never comes back, however much energy is saved.
+    const eaten = pump({ maintenance: saved });
+    expect(eaten.figures['cost.payback']).toBeUndefined();
+    expect(eaten.stations.cost.key).toBe('brings nothing a year');
+  });
   it('at an equal price: saved money × present value of one a year, less the cost', () => {
     const r = pump({});
     expect(value(r, 'cost.savedMoney')).toBeCloseTo(value(r, 'cost.savedEnergy') * 0.16, 6);

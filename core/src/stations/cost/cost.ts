@@ -400,8 +400,8 @@ function money(
     });
   }
   const told = tellWorth(walk, needs, compared, parts);
-  const saved = w.value('cost.savedMoney');
-  if (saved !== undefined && saved > 0 && w.value('cost.investment') !== undefined)
+  // By what the year brings: energy, carbon at its price, maintenance.
+  if ((w.value('cost.benefit') ?? 0) > 0 && w.value('cost.investment') !== undefined)
     w.figure('cost.payback', payback, {
       M:
         m?.incentive === undefined
@@ -410,7 +410,7 @@ function money(
               value: q((w.value('cost.investment') ?? 0) - m.incentive, 'money'),
               text: 'cost less what is given for it',
             },
-      dM: 'cost.savedMoney',
+      dM: 'cost.benefit',
     });
   return told;
 }
@@ -428,6 +428,7 @@ export function costKey({ input, w }: Walk): string {
       ? 'back within a year'
       : `back in ${Math.max(1, Math.round(least * payback.value))} to ${Math.ceil(most * payback.value)} years`;
   }
+  if ((w.value('cost.benefit') ?? 1) <= 0 && (w.value('cost.savedMoney') ?? 0) > 0) return 'brings nothing a year';
   const saved = w.value('cost.savedEnergy');
   const energy = w.value('cost.newEnergy');
   if (saved === undefined || energy === undefined) return 'nothing to count yet';
