@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { CaseText, Result } from '@pilgrim/core';
+import { practice, type CaseText, type Result } from '@pilgrim/core';
 import { figure, findingIds, solved } from './cases';
 
 type Guard = NonNullable<CaseText['guard']>;
@@ -166,12 +166,22 @@ describe('branch circuits worked from NFPA 70 (2023): 430.250, 430.22, 310.16, 4
     expect(said(r, 'guard.conduitFill')).toContain('28 % of 40 %');
   });
   it('starter sizes and their contactors', () => {
-    const size = (power: string, volts: string) => said(northAmerican(power, volts), 'guard.starterSize');
-    expect([size('2 hp', '460 V'), size('3 hp', '460 V'), size('10 hp', '460 V'), size('25 hp', '460 V')]).toEqual(
-      ['00', '0', '1', '2'],
+    const of = (power: string, volts: string, current: string) => {
+      const plate = { power, voltage: volts, current, speed: '1765 rpm', frequency: '60 Hz' } as const;
+      return northAmerican(power, volts, {}, { plate });
+    };
+    const size = (...motor: Parameters<typeof of>) => said(of(...motor), 'guard.starterSize');
+    expect([size('2 hp', '460 V', '3 A'), size('3 hp', '460 V', '4.3 A'), size('10 hp', '460 V', '12.5 A')]).toEqual(
+      ['00', '0', '1'],
     );
-    expect([size('30 hp', '230 V'), size('10 hp', '200 V'), size('25 hp', '200 V')]).toEqual(['3', '2', '3']);
-    expect(figure(northAmerican('25 hp', '460 V'), 'guard.contactorRating')).toBe(45);
+    expect([size('25 hp', '460 V', '31 A'), size('30 hp', '230 V', '74 A')]).toEqual(['2', '3']);
+    expect([size('10 hp', '200 V', '29 A'), size('25 hp', '200 V', '71 A')]).toEqual(['2', '3']);
+    expect(figure(of('25 hp', '460 V', '31 A'), 'guard.contactorRating')).toBe(45);
+    // 380 V has its own column: size 4 to 75 hp. And a size carries its 135 A, whatever its horsepower.
+    const by = (hp: number, volts: number, amperes: number) =>
+      practice.practiceById('north-america').starterSize(hp * 745.7, volts, amperes)?.value;
+    expect([by(75, 380, 115), by(100, 380, 135), by(75, 415, 120), by(100, 460, 124)]).toEqual([4, 5, 4, 4]);
+    expect([by(75, 460, 135), by(75, 460, 136), by(400, 380, 500)]).toEqual([4, 5, undefined]);
   }); // prettier-ignore
   it('a feeder of 10, 20 and 30 hp behind breakers: 91 A of conductors, 125 A of device (430.24, 430.62)', () => {
     const motors = [{ power: '20 hp', device: '70 A' }, { power: '10 hp', device: '35 A' }]; // prettier-ignore

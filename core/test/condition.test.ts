@@ -175,6 +175,11 @@ describe('the winding', () => {
   ])('a polarisation index of %d at %s: %s', (polarisationIndex, power, level) => {
     expect(levelOf(told({ polarisationIndex }, [], { plate: { ...plate, power } }), 'polarisation')).toBe(level);
   });
+  it('of a winding of class A 1.5 is enough, of a better class 2', () => {
+    const at = (polarisationIndex: number, insulation: 'A' | 'B') =>
+      levelOf(told({ polarisationIndex }, [], { plate: { ...plate, power: '110 kW', insulation } }), 'polarisation');
+    expect([at(1.5, 'A'), at(1.4, 'A'), at(1.5, 'B')]).toEqual(['note', 'caution', 'caution']);
+  });
   it('above 5 GΩ the index says nothing', () => {
     const index = { polarisationIndex: 1.1, insulationTemperature: 40 };
     const text = (insulation: number) =>

@@ -96,7 +96,9 @@ describe('NFPA 70 (2023), from memory, two passes', () => {
     expect(named(1)).toEqual(
       '14 12 10 8 6 4 3 2 1 1/0 2/0 3/0 4/0 250 350 400 500 700 800'.split(' '),
     );
-    expect(named(2).slice(0, 15)).toEqual('12 10 8 6 4 2 1 1/0 2/0 3/0 4/0 250 350 400 600'.split(' '));
+    expect(named(2)).toEqual(
+      '12 10 8 6 4 2 1 1/0 2/0 3/0 4/0 250 350 400 600 600 750 1250 1250'.split(' '),
+    );
   }); // prettier-ignore
   it('240.6(A), standard ratings', () => {
     expect(na.deviceRatings).toEqual([
@@ -162,7 +164,8 @@ describe('NFPA 70 (2023), from memory, two passes', () => {
   });
   it('NEMA ICS 2, largest motor of a starter size', () => {
     expect(known(na.starterSizes.rows, 2)).toEqual([1.5, 3, 7.5, 15, 30, 50, 100, 200, 300]);
-    expect(known(na.starterSizes.rows, 3)).toEqual([2, 5, 10, 25, 50, 100, 200, 400, 600]);
+    expect(known(na.starterSizes.rows, 3)).toEqual([1.5, 5, 10, 25, 50, 75, 150, 300]);
+    expect(known(na.starterSizes.rows, 4)).toEqual([2, 5, 10, 25, 50, 100, 200, 400, 600]);
     expect(known(na.starterSizes.rows, 1)).toEqual([1.5, 3, 7.5, 10, 25, 40, 75, 150]);
   });
 });

@@ -139,8 +139,9 @@ describe('from when a market asked a class', () => {
   it('the European Union', () => {
     expect(euro(kW(7.5), 2011)).toBeUndefined();
     expect(euro(kW(7.5), 2012)).toBe('IE2');
-    expect(euro(kW(7.5), 2017)).toBe('IE2');
-    expect(euro(kW(7.5), 2018)).toBe('IE3');
+    // From 1 January 2015 at 7.5 kW, from 1 January 2017 below: a motor of that year counts.
+    expect([euro(kW(7.5), 2014), euro(kW(7.5), 2015), euro(kW(375), 2015)]).toEqual(['IE2', 'IE3', 'IE3']);
+    expect([euro(kW(5.5), 2015), euro(kW(5.5), 2016), euro(kW(5.5), 2017)]).toEqual(['IE2', 'IE2', 'IE3']);
     expect(euro(kW(75), 2023)).toBe('IE3');
     expect(euro(kW(75), 2024)).toBe('IE4');
     expect(euro(kW(55), 2024)).toBe('IE3');
@@ -150,7 +151,8 @@ describe('from when a market asked a class', () => {
     expect(euro(kW(0.55), 2024)).toBe('IE2');
     expect(euro(kW(375), 2024)).toBe('IE3');
     expect(euro(kW(400), 2024)).toBeUndefined();
-    expect(iec.efficiencyFloor(kW(7.5), 4, 2018)?.since).toBe(2017);
+    expect(iec.efficiencyFloor(kW(7.5), 4, 2018)?.since).toBe(2015);
+    expect(iec.efficiencyFloor(kW(5.5), 4, 2018)?.since).toBe(2017);
     expect(percent(iec.efficiencyFloor(kW(7.5), 4, 2018)?.efficiency)).toBe(90.4);
   });
   it('the United States', () => {

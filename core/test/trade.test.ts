@@ -147,6 +147,14 @@ describe('starts an hour straight on the line (NEMA MG 10 Table 2-3; from memory
     expect(na.startsOnLine?.(10 * horsepower, 4, 1)?.value.rest).toBe(46);
     expect(na.startsOnLine?.(100 * horsepower, 4, 1)?.value.rest).toBe(110);
   });
+  it('between two ratings the more cautious of each: starts and rest of the larger, inertia of the smaller', () => {
+    const of = (hp: number, inertia: number) => na.startsOnLine?.(hp * horsepower, 4, wk2(inertia))?.value;
+    expect(of(12, 1)).toEqual({ starts: 10.7, rest: 50 });
+    expect(of(12, 102)?.starts).toBeCloseTo(0.5, 3);
+    expect(of(15, 150)?.starts).toBeCloseTo(0.5, 3);
+    // It begins at 1 hp, and speaks of nothing less.
+    expect([of(1, 1)?.rest, of(0.5, 1)]).toEqual([38, undefined]);
+  });
   it('IEC has no such table; nor has it eight poles or more than 250 hp', () => {
     expect(iec.startsOnLine).toBeUndefined();
     expect(na.startsOnLine?.(10 * horsepower, 8, 1)).toBeUndefined();
@@ -237,7 +245,7 @@ describe('what the law asks of new motors', () => {
     [75, 8, 2025, 'IE3'],
     [250, 4, 2025, 'IE3'],
     [75, 4, 2023, 'IE3'],
-    [7.5, 4, 2016, 'IE2'],
+    [7.5, 4, 2014, 'IE2'],
   ] as const)(
     'European Union: %d kW with %d poles made in %d: %s (Regulation 2019/1781, from memory)',
     (kW, poles, year, name) => {

@@ -100,7 +100,12 @@ function tellFall(round: Round, at40: number, kind: InsulationKind): void {
   );
 }
 
-function tellIndex({ walk: { w } }: Round, index: number, at40: number | undefined, power: number | undefined): void {
+function tellIndex(
+  { walk: { w, input } }: Round,
+  index: number,
+  at40: number | undefined,
+  power: number | undefined,
+): void {
   const spec = { source: leastInsulation.source };
   if (at40 !== undefined && at40 > leastInsulation.indexless) {
     const text = `Above ${megohms(leastInsulation.indexless)} a polarisation index says nothing.`;
@@ -111,11 +116,12 @@ function tellIndex({ walk: { w } }: Round, index: number, at40: number | undefin
     power !== undefined && power < leastInsulation.smallWinding
       ? ' On a small random-wound motor it is seldom worth its ten minutes: the resistance decides.'
       : '';
-  const low = index < leastInsulation.index;
+  const least = input.plate?.insulation === 'A' ? leastInsulation.indexOfA : leastInsulation.index;
+  const low = index < least;
   w.finding(
     'condition.polarisation',
     low && little === '' ? 'caution' : 'note',
-    `A polarisation index of ${index} is ${low ? 'below' : 'at or above'} ${leastInsulation.index}: ` +
+    `A polarisation index of ${index} is ${low ? 'below' : 'at or above'} ${least}: ` +
       `${low ? 'damp or dirty, or old and dry' : 'dry and clean'}.${little}`,
     spec,
   );

@@ -164,7 +164,7 @@ export interface Practice {
   /** AC-3 ratings of contactors, A, ascending. */
   readonly contactorRatings: Prescribed<readonly number[]>;
   /** Size of a starter for a motor, 00 as −1; undefined where the practice counts none, or none reaches. */
-  starterSize(power: number, voltage: number): Prescribed<number> | undefined;
+  starterSize(power: number, voltage: number, current: number): Prescribed<number> | undefined;
   /** Conduit for insulated conductors, and how full it is of what is permitted; absent where none is tabled. */
   conduit?(sizes: readonly { readonly area: number; readonly count: number }[], kind: Conduit): Prescribed<ConduitFill>;
   /** A feeder of several motors: current its conductors carry at least, and its largest device. */

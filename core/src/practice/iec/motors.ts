@@ -131,7 +131,7 @@ export const motors = {
   efficiencyFloor(power, poles, year) {
     const kw = power / 1000;
     const floor = floors.findLast(
-      (f) => year > f.since && poles <= f.poles && isUpTo(f.from, kw) && isUpTo(kw, f.upTo),
+      (f) => year >= f.whole && poles <= f.poles && isUpTo(f.from, kw) && isUpTo(kw, f.upTo),
     );
     const found = floor && this.efficiencyClasses(power, poles).find((c) => c.name === floor.name);
     return floor && found && { ...found, since: floor.since, source: floorSource };
@@ -265,7 +265,10 @@ const lossByYear = [
   { before: 1998, more: 1.1 },
 ] as const;
 
-/** Classes the European Union asked of new motors, by rating in kW. Exempt kinds and exports exist. */
+/**
+ * Classes the European Union asked of new motors, by rating in kW; `whole`: the first year all through. Exempt kinds
+ * and exports exist.
+ */
 const floorSource = remembered(
   'code',
   'Regulations (EC) 640/2009 and (EU) 2019/1781',
@@ -273,9 +276,11 @@ const floorSource = remembered(
   'dates of application',
 );
 const floors = [
-  { name: 'IE2', since: 2011, from: 0.75, upTo: 375, poles: 6 },
-  { name: 'IE3', since: 2017, from: 0.75, upTo: 375, poles: 6 },
-  { name: 'IE2', since: 2021, from: 0.12, upTo: 0.73, poles: 8 },
-  { name: 'IE3', since: 2021, from: 0.75, upTo: 1000, poles: 8 },
-  { name: 'IE4', since: 2023, from: 75, upTo: 200, poles: 6 },
+  { name: 'IE2', since: 2011, whole: 2012, from: 0.75, upTo: 375, poles: 6 },
+  // Or IE2 on a drive, which no plate tells.
+  { name: 'IE3', since: 2015, whole: 2015, from: 7.5, upTo: 375, poles: 6 },
+  { name: 'IE3', since: 2017, whole: 2017, from: 0.75, upTo: 7.4, poles: 6 },
+  { name: 'IE2', since: 2021, whole: 2022, from: 0.12, upTo: 0.73, poles: 8 },
+  { name: 'IE3', since: 2021, whole: 2022, from: 0.75, upTo: 1000, poles: 8 },
+  { name: 'IE4', since: 2023, whole: 2024, from: 75, upTo: 200, poles: 6 },
 ] as const;

@@ -1,4 +1,4 @@
-import { isUpTo, exceeds } from '../../law';
+import { exceeds, isUpTo, reaches } from '../../law';
 import { remembered, type Source } from '../../contract';
 import { takingUsual, type CableAsked, type Laid, type LaidSize, type NotLaid } from '../cables';
 import type { Practice } from '../practice';
@@ -174,9 +174,12 @@ export const cables = {
     source: remembered('standard', 'NEMA ICS 2', '2000', 'continuous ratings of sizes 00 to 7'),
   },
 
-  starterSize(power, voltage) {
-    const column = voltage < 215 ? '200' : voltage < 300 ? '230' : '460';
-    const row = t.starterSizes.rows.find((r) => isUpTo(power / 745.7, cell(t.starterSizes, r, column) ?? 0));
+  starterSize(power, voltage, current) {
+    const column = voltage < 215 ? '200' : voltage < 300 ? '230' : voltage < 420 ? '380' : '460';
+    const { value: carries } = this.contactorRatings;
+    const row = t.starterSizes.rows.find(
+      (r) => isUpTo(power / 745.7, cell(t.starterSizes, r, column) ?? 0) && reaches(carries[r[0] + 1] ?? 0, current),
+    );
     return row && { value: row[0], source: t.starterSizes.source };
   },
 

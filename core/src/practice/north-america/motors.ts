@@ -210,10 +210,15 @@ export const motors = {
 
   startsOnLine(power, poles, inertia) {
     const hp = power / horsepower;
-    if (poles > 6 || hp > 252) return undefined;
-    const of = (column: 'A' | 'B' | 'C'): number => atRating(t.starts, hp, `${column} ${to6Poles(poles)}`) ?? 0;
-    const starts = Math.min(of('A'), of('B') / (inertia / poundFootSquared));
-    return { value: { starts, rest: of('C') }, source: t.startsSource };
+    const { rows } = t.starts;
+    const above = rows.find((r) => isUpTo(hp, r[0]));
+    const below = rows.findLast((r) => isUpTo(r[0], hp));
+    if (poles > 6 || !above || !below) return undefined;
+    // Between two ratings the more cautious of each: starts and rest of the larger, inertia of the smaller.
+    const of = (row: typeof above, column: 'A' | 'B' | 'C'): number =>
+      cell(t.starts, row, `${column} ${to6Poles(poles)}`) ?? 0;
+    const starts = Math.min(of(above, 'A'), of(below, 'B') / (inertia / poundFootSquared));
+    return { value: { starts, rest: of(above, 'C') }, source: t.startsSource };
   },
 
   safeSpeed: (power, poles) => ({

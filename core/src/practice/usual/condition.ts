@@ -25,11 +25,13 @@ export const leastInsulation = {
   ohm: 5e6,
   indexless: 5e9,
   index: 2,
+  /** Of a winding of class A, which leaks more from the first. */
+  indexOfA: 1.5,
   source: remembered(
     'standard',
     'IEEE 43',
     '2013',
-    'least resistance 5 MΩ to 1 kV, index 2, without meaning over 5 GΩ',
+    'least resistance 5 MΩ to 1 kV, index 2 (class A 1.5), without meaning over 5 GΩ',
   ),
   /** Fall against an earlier test, both at 40 °C, that is a trend and not a damp morning. */
   fall: 0.5,

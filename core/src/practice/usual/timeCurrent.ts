@@ -143,8 +143,11 @@ const magnetic = (setting: number): TimeBand => ({
   limitsFrom: (1 + opening.tolerance) * setting,
 });
 
-/** A thermal-magnetic breaker as such are made: s at 6 × its rating, and multiples of it. */
-const breakerUsual = { at: 6, quick: 4, slow: 20, magnetic: 10, not: 1.05, does: 1.3 } as const;
+/**
+ * A thermal-magnetic breaker as such are made: s at 6 × its rating, and multiples of it. It trips at 1.3 × in the end
+ * by IEC 60947-2, at 1.35 × by UL 489 (both from memory).
+ */
+const breakerUsual = { at: 6, quick: 4, slow: 20, magnetic: 10, not: 1.05, does: 1.3, doesByUl: 1.35 } as const;
 
 const either = (a: TimeBand, b: TimeBand, source: Source): TimeBand => ({
   quick: (I) => Math.min(a.quick(I), b.quick(I)),
@@ -216,7 +219,8 @@ export function deviceBand(kind: ProtectiveDevice, rating: number): TimeBand {
       return magnetic(rating);
     case 'inverse-time-breaker':
     case 'breaker': {
-      const { at, quick, slow, not, does } = breakerUsual;
+      const { at, quick, slow, not } = breakerUsual;
+      const does = kind === 'inverse-time-breaker' ? breakerUsual.doesByUl : breakerUsual.does;
       const thermal = {
         quick: inverse(quick, at * rating, not * rating),
         slow: inverse(slow, at * rating, does * rating),

@@ -162,13 +162,13 @@ function tellContactors(walk: Walk, subject: Subject): void {
   const current = numberOf(w, subject.current);
   if (power === undefined || voltage === undefined || current === undefined) return;
   const { value: ratings, source } = practice.contactorRatings;
-  const starter = practice.starterSize(power, voltage);
+  const asked = current / tellBoard(walk);
+  const starter = practice.starterSize(power, voltage, asked);
   if (starter)
     w.stated('guard.starterSize', '1', q(starter.value, '1'), starter.source, {
       text: starter.value < 0 ? '00' : `${starter.value}`,
       symbol: 'size',
     });
-  const asked = current / tellBoard(walk);
   const rating = ratings.find(
     (r) => reaches(r, asked) && (starter === undefined || r >= (ratings[starter.value + 1] ?? 0)),
   );

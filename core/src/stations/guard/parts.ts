@@ -126,7 +126,7 @@ export function partsOf(
         list.push(
           ...directions(name, both && id === 'guard.contactorLine', (of, range) =>
             part('contactor', of, {
-              rating: `${text(id)} AC-3`,
+              rating: `${text(id)} ${breaking(walk)}`,
               range,
               figure: value(id) === undefined ? null : id,
               ...windings[id],
@@ -137,7 +137,7 @@ export function partsOf(
       list.push(
         ...directions('contactor', both, (name, range) =>
           part('contactor', name, {
-            rating: tested?.contactor ?? `${amperes(contactor)} AC-3`,
+            rating: tested?.contactor ?? `${amperes(contactor)} ${breaking(walk)}`,
             range: [text('guard.starterSize') && `or size ${text('guard.starterSize')}`, range]
               .filter(Boolean)
               .join(', '),
@@ -272,7 +272,7 @@ function bypassParts(
 ): readonly CircuitPart[] {
   const contactor = w.value('guard.contactorRating');
   if (input.drive?.bypass !== true || contactor === undefined) return [];
-  const rating = { rating: `${amperes(contactor)} AC-3`, figure: 'guard.contactorRating' } as const;
+  const rating = { rating: `${amperes(contactor)} ${breaking({ input })}`, figure: 'guard.contactorRating' } as const;
   return [
     part('contactor', 'contactor behind the drive', {
       ...rating,
@@ -333,6 +333,15 @@ function devicePart(
     below: [below, unslashed].filter((t) => t !== '').join('; '),
     figure: magnetic ? 'guard.instantaneousTrip' : (ratingOf[device.kind] ?? null),
   });
+}
+
+/** V up to which contactors break what they are named by; beyond, some 50 to 85 % of it (common practice). */
+const namedTo = 440;
+
+/** The category a contactor is bought by, with the voltage where it breaks less than it is named by at 400 V. */
+function breaking({ input }: Pick<Walk, 'input'>): string {
+  const voltage = input.supply?.voltage?.value ?? 0;
+  return voltage > 1.1 * namedTo ? `AC-3 at ${writeQuantity(voltage, 'V')}` : 'AC-3';
 }
 
 function smallerContactor({ practice }: Walk, rating: number, current: number | undefined): string {
