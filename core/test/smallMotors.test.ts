@@ -173,7 +173,7 @@ describe('a motor that runs today', () => {
 });
 
 describe('a cage as physics has it', () => {
-  it('every catalogue motor magnetises with a fifth to nine tenths of its rated current', () => {
+  it('every catalogue motor idles on 15 to 95 % of its rated current', () => {
     for (const m of genericMotors()) {
       const voltage = m.connections.at(-1)?.voltage ?? NaN;
       const fitted = runs.fittedCircuit(m, voltage);

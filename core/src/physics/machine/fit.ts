@@ -62,7 +62,7 @@ export interface Fitted {
 /** Rated values are met within this share, those of standstill and breakdown within `startWithin`. */
 export const ratedWithin = 0.01;
 export const startWithin = 0.05;
-/** A usual torque that nobody measured may come out higher by this. */
+/** A usual torque that nobody measured may come out higher by this (common practice). */
 const usualWithin = 0.5;
 /** What more torque than usual, and another breakdown torque than usual, weigh beside a miss. */
 const light = 0.15;
@@ -72,6 +72,7 @@ const paceWeight = 0.001;
 /**
  * Of physics: a cage has most of its rise well above rated slip (rated slip × pace at most this), and some of it
  * below standstill; the magnetising branch takes at least this share of rated reactive current, leakage the rest.
+ * The limits are common practice, from memory.
  */
 const mostPace = 0.4;
 const leastPace = 0.5;
