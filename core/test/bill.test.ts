@@ -291,7 +291,7 @@ describe('what a drive’s maker declares of its losses, at the eight points of 
   it('a small motor much too large for its load: lowered flux takes a tenth of its input and half of its rise', () => {
     // Seen on such machines (common practice); 85 % at rating, a quarter of its load.
     const curve = { eta: 0.85, constant: 0.4 };
-    const [held, least] = [physics.fedLoss(0.25, 1, curve), physics.leastFedLoss(0.25, 1, curve)];
+    const [held, least] = [physics.fedLoss(0.25, 1, curve, 1100), physics.leastFedLoss(0.25, 1, curve, 1100)];
     expect((held - least) / (0.25 + held)).toBeGreaterThan(0.07);
     expect((held - least) / (0.25 + held)).toBeLessThan(0.15);
     expect(least / held).toBeGreaterThan(0.4);

@@ -448,7 +448,7 @@ describe('the motor that guard, drive and cost speak of', () => {
       expect(byLetter?.lockedRotorCurrent).toEqual({ field: 'plate.codeLetter', value: 130 });
       const byTable = subjectFromPlate(walk({}), facts);
       expect(byTable?.lockedRotorCurrent).toMatchObject({
-        value: northAmerica.lockedRotorCurrent(facts.power, 460).value,
+        value: northAmerica.lockedRotorCurrent(facts.power, 460, 60).value,
         assumed: 'no code letter: the standard’s value for the rating',
       });
       // Six poles of 15 hp start with 140 % of rated torque at least (MG 1 12.38).

@@ -137,7 +137,7 @@ describe('Design B locked-rotor current at 460 V (NEMA MG 1 12.35, from memory)'
     [50, 363],
     [100, 725],
   ])('%i hp: %i A', (hp, amps) => {
-    expect(Math.round(practiceById('north-america').lockedRotorCurrent(hp * horsepower, 460).value)).toBe(amps);
+    expect(Math.round(practiceById('north-america').lockedRotorCurrent(hp * horsepower, 460, 60).value)).toBe(amps);
   });
 });
 

@@ -308,7 +308,12 @@ describe('designs', () => {
     expect(of('H', 11, 4)).toEqual([2.25, 2, 'high starting torque']);
     expect(of('H', 37, 4)).toEqual([2, 1.9, 'high starting torque']);
     expect(of('HY', 90, 4)).toEqual([2, 1.9, 'high starting torque, made for star-delta']);
-    expect(of('N', 11, 8)).toEqual([undefined, undefined, 'beyond the tables here']);
+    // Eight poles have a table of their own; ten have none. Design H is for 4 to 8 poles, to 160 kW.
+    expect(of('N', 11, 8)).toEqual([1.2, 1.7, 'normal starting torque']);
+    expect(of('N', 11, 10)).toEqual([undefined, undefined, 'beyond the tables here']);
+    expect(of('H', 160, 4)?.slice(0, 2)).toEqual([2, 1.9]);
+    for (const beyond of [of('H', 161, 4), of('H', 11, 2)])
+      expect(beyond).toEqual([undefined, undefined, 'beyond the tables here']);
     expect(of('N', 630, 4)?.[0]).toBe(0.65);
     expect(of('N', 631, 4)?.[0]).toBeUndefined();
     expect(of('B', 11, 4)).toBeUndefined();
@@ -319,17 +324,36 @@ describe('designs', () => {
 
 describe('currents at standstill', () => {
   it('NEMA MG 1 table 12-1: 290 A at 230 V for 20 hp, in proportion to voltage', () => {
-    expect(na.lockedRotorCurrent(hp(20), 230).value).toBeCloseTo(290, 6);
-    expect(na.lockedRotorLimit(hp(20), 460).value).toBeCloseTo(145, 6);
-    expect(na.lockedRotorLimit(hp(100), 460).value).toBeCloseTo(725, 6);
+    expect(na.lockedRotorCurrent(hp(20), 230, 60).value).toBeCloseTo(290, 6);
+    expect(na.lockedRotorLimit(hp(20), 460, 60)?.value).toBeCloseTo(145, 6);
+    expect(na.lockedRotorLimit(hp(100), 460, 60)?.value).toBeCloseTo(725, 6);
+  });
+  it('12.35.2: 50 Hz motors have a table of their own, 10, 50 and 100 hp at 380 V 107, 482 and 965 A', () => {
+    const at = (rating: number, volts: number) => na.lockedRotorLimit(hp(rating), volts, 50)?.value;
+    expect([10, 50, 100, 200].map((p) => at(p, 380))).toEqual([107, 482, 965, 1927]);
+    expect(at(10, 190)).toBeCloseTo(214, 6);
+    expect([at(0.5, 380), at(250, 380), na.lockedRotorLimit(hp(600), 460, 60)]).toEqual([
+      undefined,
+      undefined,
+      undefined,
+    ]);
+    // What a generic motor draws there is an estimate, in proportion, and says so.
+    const { value, source } = na.lockedRotorCurrent(hp(250), 380, 50);
+    expect(value).toBeCloseTo((1927 * 250) / 200, 6);
+    expect(source).toMatchObject({ kind: 'model', part: expect.stringContaining('200 hp') });
+  });
+  it('no limit where high efficiency has one of its own: designs NE and HE', () => {
+    for (const letter of ['NE', 'NEY', 'HE']) expect(iec.design(letter, kW(11), 4)?.limitsCurrent).toBe(false);
+    for (const letter of ['N', 'NY', 'H']) expect(iec.design(letter, kW(11), 4)?.limitsCurrent).toBe(true);
   });
   it('IEC 60034-12 table 2: 13, 12, 11, 10 kVA/kW by bands; a generic motor three quarters of it', () => {
     const limit = (power: number): number =>
-      (iec.lockedRotorLimit(kW(power), 400).value * Math.sqrt(3) * 400) / kW(power);
-    expect([6.3, 6.4, 25, 25.1, 100, 101, 630, 700].map((p) => Math.round(limit(p)))).toEqual([
-      13, 12, 12, 11, 11, 10, 10, 10,
-    ]);
-    expect(iec.lockedRotorCurrent(kW(11), 400).value / iec.lockedRotorLimit(kW(11), 400).value).toBeCloseTo(0.75, 10);
+      ((iec.lockedRotorLimit(kW(power), 400, 50)?.value ?? NaN) * Math.sqrt(3) * 400) / kW(power);
+    expect([6.3, 6.4, 25, 25.1, 100, 101, 630].map((p) => Math.round(limit(p)))).toEqual([13, 12, 12, 11, 11, 10, 10]);
+    expect(iec.lockedRotorLimit(kW(700), 400, 50)).toBeUndefined();
+    expect(
+      iec.lockedRotorCurrent(kW(11), 400, 50).value / (iec.lockedRotorLimit(kW(11), 400, 50)?.value ?? NaN),
+    ).toBeCloseTo(0.75, 10);
   });
   it('torques by poles, eight of them from their own table', () => {
     expect(iec.lockedRotorTorque(kW(11), 4).value).toBe(1.5);

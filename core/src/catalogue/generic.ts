@@ -338,7 +338,7 @@ function motor(tradition: Tradition, series: Series, rating: number, poles: Pole
     efficiency,
     lockedRotorTorque,
   };
-  const most = usual ? usual.current * current : practice.lockedRotorCurrent(power, top).value;
+  const most = usual ? usual.current * current : practice.lockedRotorCurrent(power, top, frequency).value;
   const lockedRotorCurrent = modelLockedRotorCurrent(most, rated);
   const leastBreakdown = hard?.breakdownTorque ?? practice.breakdownTorque(power, poles).value;
   const special = (series.hard ? ` design ${letter}` : '') + (series.hertz ? `, ${series.hertz} Hz` : '');

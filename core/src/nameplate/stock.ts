@@ -122,7 +122,7 @@ export function motorOfPlate(plate: Plate, asked: Practice, options: StockOption
     kva === undefined ? undefined : (1000 * kva * (power / horsepower)) / (Math.sqrt(3) * top.voltage),
     () =>
       modelLockedRotorCurrent(
-        start ? start.current * top.current : practice.lockedRotorCurrent(power, top.voltage).value,
+        start ? start.current * top.current : practice.lockedRotorCurrent(power, top.voltage, frequency).value,
         rated,
       ),
   );

@@ -122,7 +122,7 @@ export function drawnOf(
     case 'speed': {
       const x = Math.max((full * point.shaft) / point.share / rated, nothing);
       const loss = fed?.leastFlux ? leastFedLoss : fedLoss;
-      const motor = rated * (x + loss(x, point.speed, curve));
+      const motor = rated * (x + loss(x, point.speed, curve, rated));
       const lost = fed?.losses
         ? apparentOf(rated) * declaredLoss(fed.losses, Math.min(1, point.speed), x / Math.max(0.05, point.speed))
         : motor * (1 / driveShare((motor * curve.eta) / rated) - 1);

@@ -97,7 +97,7 @@ export function subjectFromPlate({ input, practice, w }: Walk, plate: PlateFacts
   const start = practice.usualStart?.(power, poles, practice.readEfficiencyClass(stamped?.efficiencyClass ?? ''));
   const byTable = start
     ? { value: start.value.current * current, source: start.source }
-    : practice.lockedRotorCurrent(power, voltage);
+    : practice.lockedRotorCurrent(power, voltage, plate.frequency ?? practice.frequency);
   const torque = start ? { value: start.value.torque, source: start.source } : practice.lockedRotorTorque(power, poles);
   const madeForDrives = stamped !== undefined && (stamped.inverterDuty !== undefined || saysInverterDuty(stamped));
   const efficiency = w.figures.get('plate.efficiencyMinimum') ?? w.figures.get('plate.efficiency');

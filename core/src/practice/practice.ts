@@ -218,8 +218,8 @@ export interface Practice {
   /** The letter of the usual design, where none is stamped. */
   readonly usualDesign: string;
   design(letter: string, power: number, poles: number): Design | undefined;
-  /** Largest locked-rotor current in A the standard allows the usual design. */
-  lockedRotorLimit(power: number, voltage: number): Prescribed<number>;
+  /** Largest locked-rotor current in A the standard allows the usual design; undefined for ratings it does not know. */
+  lockedRotorLimit(power: number, voltage: number, frequency: number): Prescribed<number> | undefined;
   /** Shaft height in mm from a frame designation; undefined where the designation is not one of the practice's. */
   shaftHeight(frame: string): Prescribed<number> | undefined;
   /**
@@ -239,7 +239,7 @@ export interface Practice {
   enclosures(place: PlaceNeeds): Prescribed<readonly string[]>;
   /** Reads a plate's enclosure words as one of the practice's enclosure classes. */
   enclosureClass(text: string): string | undefined;
-  lockedRotorCurrent(power: number, voltage: number): Prescribed<number>;
+  lockedRotorCurrent(power: number, voltage: number, frequency: number): Prescribed<number>;
   /** Locked-rotor torque ÷ rated torque, the least the standard allows for the common design. */
   lockedRotorTorque(power: number, poles: number): Prescribed<number>;
   /**

@@ -136,7 +136,8 @@ export const codeAndDesign: Check = (r, practice) => {
     return undefined;
   const band = practice.codeLetter(r.codeLetter);
   if (!band) return undefined;
-  const limit = practice.lockedRotorLimit(r.power, 460);
+  const limit = practice.lockedRotorLimit(r.power, 460, r.frequency ?? practice.frequency);
+  if (!limit) return undefined;
   const kva = (Math.sqrt(3) * 460 * limit.value) / 1000 / (r.power / horsepower);
   const most = kva * (r.designLetter === 'B' || r.designLetter === 'C' || r.designLetter === 'D' ? 1.13 : 1.75);
   if (band.value.low <= most && (band.value.high ?? Infinity) >= 0.6 * kva) return undefined;

@@ -258,7 +258,7 @@ export class BenchSide {
 
   /** What a drive's pulses add to what the motor takes. */
   #fed(input: number, output: number): number {
-    return output + fedLosses * Math.max(0, input - output);
+    return output + fedLosses(this.#rated.output) * Math.max(0, input - output);
   }
 
   /** W from the supply where the motor takes so many. */

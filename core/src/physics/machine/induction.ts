@@ -1,5 +1,5 @@
 import { definition, model, remembered } from '../../contract';
-import { any, law, notNegative, positive, share, type Law } from '../../law';
+import { any, isUpTo, law, notNegative, positive, share, type Law } from '../../law';
 import { torqueRatio, type LoadShape } from '../mechanics/shape';
 
 const machine = definition('Three-phase induction machine', 'synchronous speed, slip, power balance');
@@ -160,38 +160,45 @@ export const partLoad = (x: number, curve: LossCurve): number => x / (x + partLo
 export const partLoadLosses = (x: number, { eta, constant }: LossCurve): number =>
   (1 / eta - 1) * (constant + (1 - constant) * x * x);
 
-/** Losses of a motor behind a drive ÷ those on a sine of the same frequency, for its pulses. */
-export const fedLosses = 1.15;
+/** Losses of a motor of so many W behind a drive ÷ those on a sine of the same frequency, for its pulses. */
+export const fedLosses = (rated: number): number => (isUpTo(rated, 90_000) ? 1.15 : 1.25);
+
+const fedSource = remembered(
+  'standard',
+  'IEC 61800-9-2',
+  '2023',
+  'harmonic losses taken as 15 % of those on a sine up to 90 kW, 25 % above, from memory',
+);
 
 /**
  * Losses of a motor behind a drive ÷ its rating: power x and speed n ≥ 0 ÷ rated, efficiency at full load on a sine
- * and the share c of its losses that does not go with load. Copper goes with the square of torque, iron and friction
- * with speed (between its first power and its square), flux held; above rated speed the current follows power.
+ * and the share c of its losses that does not go with load; k what its pulses make of them. Copper goes with the square
+ * of torque, iron and friction with speed (between its first power and its square), flux held; above rated speed the
+ * current follows power.
  */
 export const fedMotorLoss = law({
   name: 'Losses of a motor behind a drive',
   symbol: 'p_v',
   unit: '1',
-  takes: { x: '1', n: '1', eta: '1', c: '1' },
-  formula: '1.15 * (1 / eta - 1) * (c * n^1.5 + (1 - c) * (x / max(1e-6, min(1, n)))^2)',
-  source: remembered(
-    'standard',
-    'IEC 61800-9-2',
-    '2023',
-    'motors to 90 kW: harmonic losses taken as 15 % of those on a sine, from memory',
-  ),
+  takes: { k: '1', x: '1', n: '1', eta: '1', c: '1' },
+  formula: 'k * (1 / eta - 1) * (c * n^1.5 + (1 - c) * (x / max(1e-6, min(1, n)))^2)',
+  source: fedSource,
   estimate: { basis: 'typical split of losses', band: [0.85, 1.15] },
-  range: { x: notNegative, n: notNegative, eta: [0.05, 1], c: [0, 1] },
+  range: { k: [1, 2], x: notNegative, n: notNegative, eta: [0.05, 1], c: [0, 1] },
   example: {
-    of: { x: 0.125, n: 0.5, eta: 0.9, c: 0.4 },
+    of: { k: 1.15, x: 0.125, n: 0.5, eta: 0.9, c: 0.4 },
     gives: 0.022863,
     from: 'by hand: 0.12778 · (0.4 · 0.35355 + 0.6 · 0.0625)',
   },
-  of: ({ x, n, eta, c }) => fedLoss(x, n, { eta, constant: c }),
+  of: ({ k, x, n, eta, c }) => k * sineLoss(x, n, { eta, constant: c }),
 });
 
-export const fedLoss = (x: number, n: number, { eta, constant }: LossCurve): number =>
-  fedLosses * (1 / eta - 1) * (constant * n ** 1.5 + (1 - constant) * (x / Math.max(1e-6, Math.min(1, n))) ** 2);
+/** The same on a sine of whatever frequency. */
+const sineLoss = (x: number, n: number, { eta, constant }: LossCurve): number =>
+  (1 / eta - 1) * (constant * n ** 1.5 + (1 - constant) * (x / Math.max(1e-6, Math.min(1, n))) ** 2);
+
+export const fedLoss = (x: number, n: number, curve: LossCurve, rated: number): number =>
+  fedLosses(rated) * sineLoss(x, n, curve);
 
 /**
  * The same where the drive lowers the flux for the least loss: iron goes with the square of flux, copper with torque
@@ -201,29 +208,32 @@ export const leastFluxLoss = law({
   name: 'Losses of a motor whose drive lowers its flux',
   symbol: 'p_v',
   unit: '1',
-  takes: { x: '1', n: '1', eta: '1', c: '1' },
+  takes: { k: '1', x: '1', n: '1', eta: '1', c: '1' },
   formula:
-    '1.15 * (1 / eta - 1) * (f * c * n^1.5 + (1 - c) * (x / max(1e-6, min(1, n)))^2 / f), f the square of the flux ' +
+    'k * (1 / eta - 1) * (f * c * n^1.5 + (1 - c) * (x / max(1e-6, min(1, n)))^2 / f), f the square of the flux ' +
     'that makes it least, 0.25 to 1',
   method: true,
   source: model('Least loss by flux', 'iron by the square of flux, copper by torque over flux; flux at least half'),
   estimate: { basis: 'typical split of losses', band: [0.8, 1.2] },
-  range: { x: notNegative, n: notNegative, eta: [0.05, 1], c: [0, 1] },
+  range: { k: [1, 2], x: notNegative, n: notNegative, eta: [0.05, 1], c: [0, 1] },
   example: {
-    of: { x: 0.125, n: 0.5, eta: 0.9, c: 0.4 },
+    of: { k: 1.15, x: 0.125, n: 0.5, eta: 0.9, c: 0.4 },
     gives: 0.018611,
     within: 2e-3,
     from: 'by hand: f = 0.25 √(0.6 ÷ 0.14142) = 0.5149; 0.12778 · (0.07282 + 0.07283)',
   },
-  of: ({ x, n, eta, c }) => leastFedLoss(x, n, { eta, constant: c }),
+  of: ({ k, x, n, eta, c }) => k * leastSineLoss(x, n, { eta, constant: c }),
 });
 
-export function leastFedLoss(x: number, n: number, { eta, constant }: LossCurve): number {
+function leastSineLoss(x: number, n: number, { eta, constant }: LossCurve): number {
   const iron = constant * n ** 1.5;
   const copper = (1 - constant) * (x / Math.max(1e-6, Math.min(1, n))) ** 2;
   const square = Math.max(0.25, Math.min(1, Math.sqrt(copper / Math.max(iron, 1e-12))));
-  return fedLosses * (1 / eta - 1) * (square * iron + copper / square);
+  return (1 / eta - 1) * (square * iron + copper / square);
 }
+
+export const leastFedLoss = (x: number, n: number, curve: LossCurve, rated: number): number =>
+  fedLosses(rated) * leastSineLoss(x, n, curve);
 
 /** Share of the derated rating the load takes at the operating point. */
 export const loading = law({

@@ -1,10 +1,23 @@
 import { isUpTo } from '../../law';
-import { commonPractice, model, remembered } from '../../contract';
+import { commonPractice, model, remembered, type Prescribed } from '../../contract';
 import { classOfProtection, suitableEnclosures } from '../enclosures';
 import { readFrame } from '../frames';
 import { fitOutcome, type Practice } from '../practice';
 import { interpolate } from '../../quantity';
-import { atBand, atRating, cell, exactly, safeSpeedOf, to6Poles, to8Poles } from '../table';
+import {
+  asAtEnd,
+  asEightPoles,
+  atBand,
+  atNearestRating,
+  atRating,
+  beyond,
+  cell,
+  exactly,
+  safeSpeedOf,
+  to6Poles,
+  to8Poles,
+  type Table,
+} from '../table';
 import * as t from './tables/motors';
 
 const systemSource = remembered('standard', 'IEC 60038', '2021', 'table 1 (230/400, 400/690 and 1000 V)');
@@ -45,22 +58,23 @@ export const motors = {
     const floor = year === undefined ? undefined : this.efficiencyFloor(power, poles, year);
     if (floor) return { value: floor.efficiency, source: floor.source };
     if (year !== undefined && year <= 2011) {
-      const ie1 = atRating(t.ie1, power / 1000, to6Poles(poles)) ?? 94;
+      const ie1 = atNearestRating(t.ie1, power / 1000, to6Poles(poles), 'kW');
       const more = lossByYear.find((l) => year < l.before)?.more ?? 1;
       return {
-        value: 1 / (1 + (100 / ie1 - 1) * more),
+        value: 1 / (1 + (100 / (ie1?.value ?? 94) - 1) * more),
         source: model(
           'Efficiency of an older motor',
-          `${more === 1 ? 'as' : `${Math.round((more - 1) * 100)} % more loss than`} class IE1, made in ${year}`,
+          `${more === 1 ? 'as' : `${Math.round((more - 1) * 100)} % more loss than`} class IE1, made in ${year}` +
+            asAtEnd(t.ie1, ie1, 'kW'),
         ),
       };
     }
     const kw = power / 1000;
     const table = kw < smallBelow ? t.smallEfficiencies : t.efficiencies;
-    const ie2 = atRating(table, kw, `IE2 ${to6Poles(poles)}`) ?? 95;
+    const ie2 = atNearestRating(table, kw, `IE2 ${to6Poles(poles)}`, 'kW');
     return {
-      value: ie2 / 100,
-      source: model('Efficiency of an older motor', 'taken as class IE2 (IEC 60034-30-1)'),
+      value: (ie2?.value ?? 95) / 100,
+      source: model('Efficiency of an older motor', `taken as class IE2 (IEC 60034-30-1)${asAtEnd(table, ie2, 'kW')}`),
     };
   },
 
@@ -144,14 +158,16 @@ export const motors = {
     if (!/^[NH][EY]{0,2}$/.test(name)) return undefined;
     const kw = power / 1000;
     const column = to6Poles(poles);
-    const locked = atBand(t.lockedRotorTorques, kw, column);
-    const breakdown = atBand(t.breakdownTorques, kw, column);
+    const locked = poles > 6 ? atBand(t.eightPoleTorques, kw, 'locked') : atBand(t.lockedRotorTorques, kw, column);
+    const breakdown = poles > 6 ? atBand(t.eightPoleTorques, kw, 'breakdown') : atBand(t.breakdownTorques, kw, column);
     const star = name.includes('Y') ? ', made for star-delta' : '';
-    if (poles > 6 || kw > 630 || locked === undefined || breakdown === undefined)
+    // Design H is for four to eight poles, to 160 kW.
+    const known = poles <= 8 && (!name.startsWith('H') || (poles >= 4 && kw <= 160));
+    if (!known || locked === undefined || breakdown === undefined)
       return {
         letter: name,
         words: `beyond the tables here${star}`,
-        limitsCurrent: true,
+        limitsCurrent: !name.includes('E'),
         source: t.lockedRotorTorqueSource,
       };
     if (name.startsWith('H'))
@@ -160,7 +176,7 @@ export const motors = {
         words: `high starting torque${star}`,
         lockedRotorTorque: Math.max(2, 1.5 * locked),
         breakdownTorque: Math.max(1.9, breakdown),
-        limitsCurrent: true,
+        limitsCurrent: !name.includes('E'),
         source: t.designHSource,
       };
     return {
@@ -170,14 +186,17 @@ export const motors = {
         `torque${name.includes('E') ? ', with the higher starting current of high efficiency' : ''}${star}`,
       lockedRotorTorque: locked,
       breakdownTorque: breakdown,
-      limitsCurrent: true,
+      // The E of high efficiency has an apparent power of its own (2016), which is not entered here.
+      limitsCurrent: !name.includes('E'),
       source: t.lockedRotorTorqueSource,
     };
   },
 
   lockedRotorLimit(power, voltage) {
-    const perKw = atBand(t.lockedRotorPower, power / 1000, 'kVA per kW') ?? 10;
-    return { value: (perKw * power) / (Math.sqrt(3) * voltage), source: t.lockedRotorPowerSource };
+    const perKw = atBand(t.lockedRotorPower, power / 1000, 'kVA per kW');
+    return perKw === undefined
+      ? undefined
+      : { value: (perKw * power) / (Math.sqrt(3) * voltage), source: t.lockedRotorPowerSource };
   },
 
   shaftHeight(frame) {
@@ -196,11 +215,14 @@ export const motors = {
   },
 
   lockedRotorCurrent(power, voltage) {
-    const kw = power / 1000;
-    const perKw = atBand(t.lockedRotorPower, kw, 'kVA per kW') ?? 10;
+    const { value: perKw, source } = ofBand(t.lockedRotorPower, power, 'kVA per kW');
+    const outside = source === t.lockedRotorPowerSource ? '' : ', taken as where it ends';
     return {
       value: (usualShare * perKw * power) / (Math.sqrt(3) * voltage),
-      source: model('Locked-rotor current of a generic motor', '75 % of the limit of IEC 60034-12:2002, Table 2'),
+      source: model(
+        'Locked-rotor current of a generic motor',
+        `75 % of the limit of IEC 60034-12:2002, Table 2${outside}`,
+      ),
     };
   },
 
@@ -217,31 +239,26 @@ export const motors = {
   },
 
   safeSpeed(power, poles) {
-    const name = atRating(t.frames, power / 1000, to6Poles(poles));
-    const height = Number(/\d+/.exec(name ?? '')?.[0] ?? 355);
-    return { value: safeSpeedOf(t.safeSpeeds, height, poles), source: t.safeSpeedSource };
+    const kw = power / 1000;
+    const name = atRating(t.frames, Math.max(kw, t.frames.rows[0]?.[0] ?? 0), to6Poles(poles));
+    // Above what frames are tabled for it is taken to stand on 355 mm or more.
+    const height = name === undefined ? 356 : Number(/\d+/.exec(name)?.[0]);
+    return safeSpeedOf(t.safeSpeeds, height, poles, 'mm');
   },
 
   lockedRotorTorque(power, poles) {
-    const kw = power / 1000;
-    const value =
-      (poles > 6 ? atRating(t.eightPoleTorques, kw, 'locked') : atRating(t.lockedRotorTorques, kw, to6Poles(poles))) ??
-      0;
-    return { value, source: t.lockedRotorTorqueSource };
+    return poles > 6
+      ? asEightPoles(ofBand(t.eightPoleTorques, power, 'locked'), poles)
+      : ofBand(t.lockedRotorTorques, power, to6Poles(poles));
   },
 
   breakdownTorque(power, poles) {
-    const kw = power / 1000;
-    const value =
-      (poles > 6 ? atRating(t.eightPoleTorques, kw, 'breakdown') : atRating(t.breakdownTorques, kw, to6Poles(poles))) ??
-      0;
-    return { value, source: t.breakdownTorqueSource };
+    return poles > 6
+      ? asEightPoles(ofBand(t.eightPoleTorques, power, 'breakdown'), poles)
+      : ofBand(t.breakdownTorques, power, to6Poles(poles));
   },
 
-  pullUpTorque(power, poles) {
-    const column = to8Poles(poles);
-    return { value: atRating(t.pullUpTorques, power / 1000, column) ?? 0, source: t.pullUpTorqueSource };
-  },
+  pullUpTorque: (power, poles) => asEightPoles(ofBand(t.pullUpTorques, power, to8Poles(poles)), poles),
 
   leastSheave: () => undefined,
 
@@ -255,6 +272,15 @@ export const motors = {
     return { value: 0.04 * (power / 1000) ** 0.9 * (poles / 2) ** 2.5, source: inertiaSource };
   },
 } satisfies Partial<Practice> & ThisType<Practice>;
+
+/** Value of the band of a rating in W; beyond the last as in that, an estimate. */
+function ofBand<C extends string>(of: Table<C>, power: number, column: NoInfer<C>): Prescribed<number> {
+  const kw = power / 1000;
+  const value = atBand(of, kw, column);
+  if (value !== undefined) return { value, source: of.source };
+  const last = of.rows.at(-1);
+  return { value: cell(of, last, column) ?? 0, source: beyond(of.source, last?.[0] ?? 0, 'kW') };
+}
 
 /** kW from which the table of usual ratings begins; smaller ones have their own. */
 const smallBelow = 0.6;

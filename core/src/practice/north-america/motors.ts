@@ -1,9 +1,21 @@
 import { isUpTo } from '../../law';
-import { commonPractice, model, remembered } from '../../contract';
+import { commonPractice, model, remembered, type Prescribed, type Source } from '../../contract';
 import { classOfProtection, suitableEnclosures } from '../enclosures';
 import { readFrame } from '../frames';
 import { fitOutcome, horsepower, type Practice } from '../practice';
-import { atRating, cell, exactly, from4Poles, safeSpeedOf, to6Poles, to8Poles } from '../table';
+import {
+  asAtEnd,
+  asEightPoles,
+  atNearestRating,
+  atRating,
+  cell,
+  exactly,
+  from4Poles,
+  reachesRating,
+  safeSpeedOf,
+  to6Poles,
+  to8Poles,
+} from '../table';
 import * as t from './tables/motors';
 
 const voltageSource = remembered('standard', 'NEMA MG 1', '2016', '12.44 (±10 % of rated voltage)');
@@ -58,9 +70,9 @@ export const motors = {
     const column = to6Poles(poles);
     const small = hp < smallBelow;
     const best = small
-      ? atRating(t.smallEfficiency, hp, column)
-      : atRating(t.premiumEfficiency, hp, `enclosed ${column}`);
-    const premium = best ?? 95;
+      ? atNearestRating(t.smallEfficiency, hp, column, 'hp')
+      : atNearestRating(t.premiumEfficiency, hp, `enclosed ${column}`, 'hp');
+    const premium = best?.value ?? 95;
     const more = (year === undefined ? undefined : lossByYear.find((l) => year < l.before)?.more) ?? 1.35;
     return {
       value: 1 / (1 + (100 / premium - 1) * more),
@@ -68,7 +80,8 @@ export const motors = {
         'Efficiency of an older motor',
         `${Math.round((more - 1) * 100)} % more loss than ` +
           (small ? 'small motors must have (10 CFR 431.446)' : 'the premium table (NEMA MG 1 Table 12-12)') +
-          (year === undefined ? ', year not known' : `, made in ${year}`),
+          (year === undefined ? ', year not known' : `, made in ${year}`) +
+          asAtEnd(small ? t.smallEfficiency : t.premiumEfficiency, best, 'hp'),
       ),
     };
   },
@@ -141,7 +154,12 @@ export const motors = {
 
   design(letter, power, poles) {
     const hp = power / horsepower;
-    const locked = exactly(t.lockedRotorTorques, hp, to6Poles(poles));
+    const locked =
+      poles > 8
+        ? undefined
+        : poles > 6
+          ? atRating(t.eightPoleLockedTorques, hp, '8')
+          : exactly(t.lockedRotorTorques, hp, to6Poles(poles));
     const breakdown = atRating(t.breakdownTorques, hp, to8Poles(poles));
     const share = (percent: number | undefined): number | undefined =>
       percent === undefined ? undefined : percent / 100;
@@ -156,8 +174,8 @@ export const motors = {
             name === 'A'
               ? 'normal starting torque, starting current not limited'
               : 'normal starting torque, low starting current: the usual one',
-          lockedRotorTorque: poles > 6 ? undefined : share(locked),
-          breakdownTorque: share(breakdown),
+          lockedRotorTorque: share(locked),
+          breakdownTorque: poles > 8 ? undefined : share(breakdown),
           limitsCurrent: name === 'B',
           source: t.breakdownTorqueSource,
         };
@@ -165,8 +183,10 @@ export const motors = {
         return {
           letter: name,
           words: 'high starting torque, for loads that are hard to start',
-          lockedRotorTorque: poles < 4 || hp > 200 ? undefined : share(atRating(t.designCLockedTorques, hp, column)),
-          breakdownTorque: poles < 4 || hp > 200 ? undefined : share(atRating(t.designCBreakdownTorques, hp, column)),
+          lockedRotorTorque:
+            poles < 4 || poles > 8 || hp > 200 ? undefined : share(atRating(t.designCLockedTorques, hp, column)),
+          breakdownTorque:
+            poles < 4 || poles > 8 || hp > 200 ? undefined : share(atRating(t.designCBreakdownTorques, hp, column)),
           limitsCurrent: true,
           source: t.designCTorqueSource,
         };
@@ -174,7 +194,7 @@ export const motors = {
         return {
           letter: name,
           words: 'very high starting torque and slip, for presses and hoists',
-          lockedRotorTorque: poles < 4 || hp > 150 ? undefined : t.designDLockedTorque / 100,
+          lockedRotorTorque: poles < 4 || poles > 8 || hp > 150 ? undefined : t.designDLockedTorque / 100,
           limitsCurrent: true,
           source: t.designDTorqueSource,
         };
@@ -183,8 +203,9 @@ export const motors = {
     }
   },
 
-  lockedRotorLimit(power, voltage) {
-    return this.lockedRotorCurrent(power, voltage);
+  lockedRotorLimit(power, voltage, frequency) {
+    const hp = power / horsepower;
+    return reachesRating(lockedRotorTable(frequency).of, hp) ? lockedRotorAt(hp, voltage, frequency) : undefined;
   },
 
   shaftHeight(frame) {
@@ -203,10 +224,7 @@ export const motors = {
     return classOfProtection(text);
   },
 
-  lockedRotorCurrent(power, voltage) {
-    const at230 = atRating(t.lockedRotorCurrents, power / horsepower, 'at 230 V') ?? 0;
-    return { value: (at230 * 230) / voltage, source: t.lockedRotorCurrentSource };
-  },
+  lockedRotorCurrent: (power, voltage, frequency) => lockedRotorAt(power / horsepower, voltage, frequency),
 
   startsOnLine(power, poles, inertia) {
     const hp = power / horsepower;
@@ -221,29 +239,26 @@ export const motors = {
     return { value: { starts, rest: of(above, 'C') }, source: t.startsSource };
   },
 
-  safeSpeed: (power, poles) => ({
-    value: safeSpeedOf(t.safeSpeeds, power / horsepower, poles),
-    source: t.safeSpeedSource,
-  }),
+  safeSpeed: (power, poles) => safeSpeedOf(t.safeSpeeds, power / horsepower, poles, 'hp'),
 
   lockedRotorTorque(power, poles) {
     const hp = power / horsepower;
-    const percent =
-      (poles > 6 ? atRating(t.eightPoleLockedTorques, hp, '8') : atRating(t.lockedRotorTorques, hp, to6Poles(poles))) ??
-      0;
-    return { value: percent / 100, source: t.lockedRotorTorqueSource };
+    const found =
+      poles > 6
+        ? atNearestRating(t.eightPoleLockedTorques, hp, '8', 'hp')
+        : atNearestRating(t.lockedRotorTorques, hp, to6Poles(poles), 'hp');
+    return asEightPoles(asShare(found, t.lockedRotorTorqueSource), poles);
   },
 
   breakdownTorque(power, poles) {
-    const column = to8Poles(poles);
-    const hp = power / horsepower;
-    const percent = atRating(t.breakdownTorques, hp, column) ?? atRating(t.breakdownTorques, 1.5, column) ?? 0;
-    return { value: percent / 100, source: t.breakdownTorqueSource };
+    const found = atNearestRating(t.breakdownTorques, power / horsepower, to8Poles(poles), 'hp');
+    return asEightPoles(asShare(found, t.breakdownTorqueSource), poles);
   },
 
   pullUpTorque(power, poles) {
-    const locked = this.lockedRotorTorque(power, poles).value;
-    return { value: pullUpOf(locked), source: t.pullUpTorqueSource };
+    const locked = this.lockedRotorTorque(power, poles);
+    const source = locked.source === t.lockedRotorTorqueSource ? t.pullUpTorqueSource : locked.source;
+    return { value: pullUpOf(locked.value), source };
   },
 
   leastSheave(frame) {
@@ -262,6 +277,25 @@ export const motors = {
     return { value: pounds * 0.45359237 * 0.3048 ** 2, source: inertiaSource };
   },
 } satisfies Partial<Practice> & ThisType<Practice>;
+
+const asShare = (percent: Prescribed<number> | undefined, otherwise: Source): Prescribed<number> => ({
+  value: (percent?.value ?? 0) / 100,
+  source: percent?.source ?? otherwise,
+});
+
+/** 50 Hz motors have a table of their own, at 380 V. */
+const lockedRotorTable = (frequency: number) =>
+  frequency < 55
+    ? ({ of: t.lockedRotorCurrents50, at: 380 } as const)
+    : ({ of: t.lockedRotorCurrents, at: 230 } as const);
+
+/** Largest locked-rotor current in A of a design B motor; outside the table in proportion to its nearest row. */
+function lockedRotorAt(hp: number, voltage: number, frequency: number): Prescribed<number> {
+  const { of, at } = lockedRotorTable(frequency);
+  const found = atNearestRating(of, hp, 'A', 'hp');
+  const share = found === undefined || reachesRating(of, hp) ? 1 : hp / found.row;
+  return { value: ((found?.value ?? 0) * share * at) / voltage, source: found?.source ?? of.source };
+}
 
 /** hp from which the table of usual ratings begins; smaller ones have their own. */
 const smallBelow = 0.99;

@@ -161,7 +161,7 @@ export function tellReserve(walk: Walk, needs: Needs, motor: Motor, method: Meth
     // Whoever sizes into the service factor has the heat of it too.
     x: left.by === 'service-factor' && left.source ? prescribed(q(x, '1'), left.source) : 'choice.loading',
     c: prescribed(q(curve.constant, '1'), twoLosses),
-    k: heatOfFeed(needs, method, x, curve),
+    k: heatOfFeed(needs, method, x, curve, motor.power),
   });
   w.figure('choice.insulationLife', insulationLife, {
     theta_lim: prescribed(q(classLimit[motor.insulation], 'degC'), insulationSource),
@@ -174,12 +174,12 @@ export function tellReserve(walk: Walk, needs: Needs, motor: Motor, method: Meth
 }
 
 /** Losses of the motor as it is fed ÷ those on the line at the same load. */
-function heatOfFeed({ fed }: Needs, method: Method, x: number, curve: LossCurve): Given<'1'> {
+function heatOfFeed({ fed }: Needs, method: Method, x: number, curve: LossCurve, rated: number): Given<'1'> {
   if (method !== 'drive') return prescribed(q(1, '1'), definition('On the line', 'no more than at its rating'));
   const on = partLoadLosses(x, curve);
   return fed.leastFlux
-    ? prescribed(q(leastFedLoss(x, 1, curve) / on, '1'), leastFluxLoss.source)
-    : prescribed(q(fedLoss(x, 1, curve) / on, '1'), fedMotorLoss.source);
+    ? prescribed(q(leastFedLoss(x, 1, curve, rated) / on, '1'), leastFluxLoss.source)
+    : prescribed(q(fedLoss(x, 1, curve, rated) / on, '1'), fedMotorLoss.source);
 }
 
 /** What such a machine's motor is asked for beside its rating. */

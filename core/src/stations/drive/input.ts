@@ -10,6 +10,7 @@ import {
   driveEfficiency,
   driveShareAtLoad,
   fedLoss,
+  fedLosses,
   rootSum,
   summationSource,
   together,
@@ -101,13 +102,16 @@ export function tellInput(
   const shaft = w.figures.get('load.motorPower')?.value ?? rated;
   const count = motorsOn(needs);
   const x = Math.max(0.05, shaft / rated);
-  const eta = x / (x + fedLoss(x, 1, { eta: subject.efficiency.value ?? 0.9, constant: subject.constantLoss }));
+  const eta = x / (x + fedLoss(x, 1, { eta: subject.efficiency.value ?? 0.9, constant: subject.constantLoss }, rated));
   const perDrive: Given<'W'> = prescribed(q(count * shaft, 'W'), model('Shaft power', `${count} motors`));
   const power = w.figure('drive.inputPower', driveInputPower, {
     P: count === 1 && w.figures.has('load.motorPower') ? 'load.motorPower' : perDrive,
     eta_m: prescribed(
       q(eta, '1'),
-      model('Efficiency at this load', 'losses partly constant, partly square; 15 % more behind a drive'),
+      model(
+        'Efficiency at this load',
+        `losses partly constant, partly square; ${Math.round(100 * (fedLosses(rated) - 1))} % more behind a drive`,
+      ),
     ),
     eta_d: prescribed(q(driveShareAtLoad, '1'), driveEfficiency.source),
   });

@@ -221,7 +221,7 @@ function curveOf(pulsed: Pulsed, permitted: number, at: number | undefined): Dri
 
 /** Remedies side by side: the crest each leaves, volts it costs, and its price. */
 function compared(
-  { practice }: Walk,
+  { practice, w }: Walk,
   own: Pulsed,
   judged: (filter: OutputFilter) => number,
   { rating, metres }: Readonly<Record<'rating' | 'metres', number>>,
@@ -231,7 +231,8 @@ function compared(
   const bulk = bulkOf(pulsed.power);
   const price = { none: 0, reactor: 0.6 * remedyPrice('filter', bulk), 'dv-dt': remedyPrice('filter', bulk) } as const;
   const bare = crestAt({ ...pulsed, filter: 'none' });
-  const bears = practice.drivePulse(pulsed.line).value;
+  // By its own rated voltage, whatever the line and its bus do.
+  const bears = practice.drivePulse(numberOf(w, subject.voltage) ?? own.line).value;
   const others: DriveView['remedies'][number][] = [];
   if (Number.isFinite(metres) && metres >= leastCable)
     others.push({

@@ -89,7 +89,7 @@ export function readPlate(walk: Walk): PlateFacts {
   if (!second?.efficiency) partLoad(walk, plate);
   efficiencyClass(walk, made, poles);
   lockedRotor(walk, plate);
-  designTorques(walk, plate, made, poles);
+  designTorques(walk, plate, made, poles, frequency);
   tableCurrent(walk);
   connection(walk, block, pair, plate, made);
   serviceFactor(walk, plate, pair, frequency);
@@ -474,7 +474,13 @@ function lockedRotor({ practice, w }: Walk, plate: OldPlate): void {
 }
 
 /** What the design letter promises; the usual letter where none is stamped, marked as assumed. */
-function designTorques({ w }: Walk, plate: OldPlate, made: Practice, poles: number | undefined): void {
+function designTorques(
+  { w }: Walk,
+  plate: OldPlate,
+  made: Practice,
+  poles: number | undefined,
+  frequency: number | undefined,
+): void {
   const power = w.value('plate.ratedPower');
   const voltage = w.value('plate.connectedVoltage');
   if (power === undefined || poles === undefined) return;
@@ -506,8 +512,8 @@ function designTorques({ w }: Walk, plate: OldPlate, made: Practice, poles: numb
   if (design.breakdownTorque !== undefined)
     w.figure('plate.breakdownTorque', multipleOfTorque, { t: times(design.breakdownTorque), T_r: 'plate.ratedTorque' });
   if (design.limitsCurrent && voltage !== undefined) {
-    const limit = made.lockedRotorLimit(power, voltage);
-    w.stated('plate.lockedRotorLimit', 'A', q(limit.value, 'A'), limit.source, { symbol: 'I_LRmax' });
+    const limit = made.lockedRotorLimit(power, voltage, frequency ?? made.frequency);
+    if (limit) w.stated('plate.lockedRotorLimit', 'A', q(limit.value, 'A'), limit.source, { symbol: 'I_LRmax' });
   }
   if (plate.designLetter !== undefined)
     w.fact('plate.design', 'Design', `${design.letter}: ${design.words}`, design.source, {

@@ -143,7 +143,7 @@ export const efficiencyBands = table(
 export const lockedRotorCurrentSource = remembered('standard', 'NEMA MG 1', '2016', '12.35.1');
 export const lockedRotorCurrents = table(
   lockedRotorCurrentSource,
-  ['at 230 V'],
+  ['A'],
   [
     [0.5, 20],
     [0.75, 25],
@@ -175,12 +175,19 @@ export const lockedRotorCurrents = table(
   ],
 );
 
+/** The same of 50 Hz motors, A at 380 V, to 200 hp; other voltages in inverse proportion. */
+export const lockedRotorCurrents50 = table(remembered('standard', 'NEMA MG 1', '2016', '12.35.2 (50 Hz)'), ['A'], [
+  [1, 20], [1.5, 27], [2, 34], [3, 43], [5, 61], [7.5, 84], [10, 107], [15, 154], [20, 194], [25, 243], [30, 289],
+  [40, 387], [50, 482], [60, 578], [75, 722], [100, 965], [125, 1207], [150, 1441], [200, 1927],
+]); // prettier-ignore
+
 /** Least locked-rotor torque in % of rated, designs A and B. Columns: 2, 4, 6 poles. */
 export const lockedRotorTorqueSource = remembered('standard', 'NEMA MG 1', '2016', 'Table 12-2 (12.38.1)');
 export const lockedRotorTorques = table(
   lockedRotorTorqueSource,
   ['2', '4', '6'],
   [
+    [0.75, null, null, 175],
     [1, 175, 275, 170],
     [1.5, 175, 250, 165],
     [2, 170, 235, 160],
@@ -215,6 +222,8 @@ export const breakdownTorques = table(
   breakdownTorqueSource,
   ['2', '4', '6', '8'],
   [
+    [0.5, null, null, null, 225],
+    [0.75, null, null, 275, 220],
     [1, null, 300, 265, 215],
     [1.5, 250, 280, 250, 210],
     [2, 240, 270, 240, 210],
@@ -500,6 +509,8 @@ export const leastSheaves: Readonly<Record<string, number>> = {
   '365T': 9.0,
   '404T': 10.0,
   '405T': 11.5,
+  '444T': 11.0,
+  '445T': 12.5,
 };
 
 /** Highest speed in r/min at which a standard motor may be driven, coupled directly. Rating in hp; columns: poles. */
