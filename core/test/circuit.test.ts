@@ -141,6 +141,13 @@ describe('branch circuits worked from NFPA 70 (2023): 430.250, 430.22, 310.16, 4
     expect(ceiling('125 hp', 'inverse-time-breaker')).toBe(468);
     expect(ceiling('30 hp', 'dual-element-fuse')).toBe(90);
     expect(ceiling('30 hp', 'single-element-fuse')).toBe(160);
+    // A non-time-delay fuse to 600 A; a larger one 300 %, and the next size (430.52(C)(1) Exception No. 2).
+    expect(ceiling('125 hp', 'single-element-fuse')).toBeCloseTo(600, 9);
+    expect(ceiling('100 hp', 'single-element-fuse')).toBe(496);
+    // At 300 % there is nothing left to raise.
+    const large = northAmerican('300 hp', '460 V', { cable: at75, device: 'single-element-fuse' });
+    expect(figure(large, 'guard.fuseRatingSingle')).toBe(1200);
+    expect(large.figures['guard.deviceCeiling']).toBeUndefined();
     // 400 % of 2.1 A are less than the smallest device, which the first exception permits.
     expect(ceiling('1 hp', 'inverse-time-breaker')).toBe(15);
   });
@@ -152,6 +159,23 @@ describe('branch circuits worked from NFPA 70 (2023): 430.250, 430.22, 310.16, 4
     const e = northAmerican('30 hp', '460 V', {}, { plate: premium });
     expect(figure(e, 'guard.instantaneousTrip')).toBeCloseTo(440, 9);
     expect(figure(e, 'guard.instantaneousCeiling')).toBeCloseTo(680, 9);
+  });
+  it('phases that a long way makes larger have a larger earth (250.122(B))', () => {
+    const on = (length: string) => northAmerican('30 hp', '460 V', { cable: at75 }, { place: { cable: { length } } });
+    const [near, far] = [on('50 ft'), on('900 ft')];
+    expect([said(near, 'guard.conductorArea'), said(near, 'guard.earthArea')]).toEqual(['8 AWG', '8 AWG']);
+    const ratio = figure(far, 'guard.conductorArea') / figure(near, 'guard.conductorArea');
+    expect(ratio).toBeGreaterThan(2);
+    expect(figure(far, 'guard.earthArea') / figure(near, 'guard.earthArea')).toBeGreaterThanOrEqual(ratio);
+  });
+  it('what no conduit of the tables takes is told, and no other is made up', () => {
+    const conduit = (area: string) =>
+      northAmerican('30 hp', '460 V', { cable: { ...at75, area, raceway: 'conduit-pvc' } });
+    const [fits, beyond] = [conduit('750 kcmil'), conduit('1000 kcmil')];
+    expect(findingIds(fits)).not.toContain('guard.beyond-tables');
+    expect(said(fits, 'guard.conduitFill')).toContain('4 PVC');
+    expect(finding(beyond, 'guard.beyond-tables')?.text).toContain('No conduit of the tables takes three 1000 kcmil');
+    expect(beyond.figures['guard.conduitFill']).toBeUndefined();
   });
   it('behind an instantaneous breaker the earth goes by the time-delay fuse (250.122(D)(2)): 300 A, 4 AWG', () => {
     const earth = (device: Guard['device']) =>

@@ -161,8 +161,9 @@ describe('from when a market asked a class', () => {
     expect(america(hp(20), 2010)).toBe('energy efficient');
     expect(america(hp(20), 2011)).toBe('premium');
     expect(america(hp(200), 2011)).toBe('premium');
-    expect(america(hp(250), 2011)).toBeUndefined();
-    expect(america(hp(250), 2016)).toBeUndefined();
+    expect(america(hp(250), 2010)).toBeUndefined();
+    expect(america(hp(250), 2011)).toBe('energy efficient');
+    expect(america(hp(250), 2016)).toBe('energy efficient');
     expect(america(hp(250), 2017)).toBe('premium');
     expect(america(hp(500), 2017)).toBe('premium');
   });
@@ -276,7 +277,9 @@ describe('designs', () => {
     expect(nema(' b ', 20, 4)).toEqual([1.5, 2, true]);
     expect(nema('B', 20, 2)).toEqual([1.3, 2, true]);
     expect(nema('B', 20, 6)).toEqual([1.35, 2, true]);
-    expect(nema('B', 20, 8)?.[0]).toBeUndefined();
+    expect(nema('B', 20, 8)).toEqual([1.25, 2, true]);
+    expect(nema('B', 20, 10)?.slice(0, 2)).toEqual([undefined, undefined]);
+    expect(nema('C', 20, 10)?.slice(0, 2)).toEqual([undefined, undefined]);
     expect(nema('C', 20, 4)).toEqual([2, 2, true]);
     expect(nema('C', 25, 4)).toEqual([2, 1.9, true]);
     expect(nema('C', 200, 4)?.[0]).toBeDefined();
@@ -509,10 +512,10 @@ describe('rows of a table', () => {
       [4, 400, null],
     ],
   );
-  it('the first rating at least as large, within a percent; the last beyond', () => {
+  it('the first rating at least as large, within a percent; none below the first or beyond the last', () => {
     const at = (rating: number) => practices.atRating(found, rating, 'low');
-    expect([0.5, 1, 1.01, 1.02, 2, 2.03, 9].map(at)).toEqual([10, 10, 10, 20, 20, undefined, undefined]);
-    expect(practices.atRating(found, 9, 'high')).toBe(400);
+    expect([0.5, 1, 1.01, 1.02, 2, 2.03, 9].map(at)).toEqual([...[undefined, 10, 10, 20, 20, undefined, undefined]]);
+    expect(practices.atRating(found, 9, 'high')).toBeUndefined();
   });
   it('exactly: within 1.1 %', () => {
     const at = (rating: number) => practices.exactly(found, rating, 'low');

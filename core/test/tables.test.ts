@@ -205,7 +205,7 @@ describe('locked rotor (from memory, two passes)', () => {
     ]);
   });
   it('NEMA MG 1 Table 12-2, four poles, % of rated torque', () => {
-    expect(column(na.lockedRotorTorques.rows, 2).slice(0, 19)).toEqual([
+    expect(column(na.lockedRotorTorques.rows, 2).slice(1, 20)).toEqual([
       275, 250, 235, 215, 185, 175, 165, 160, 150, 150, 150, 140, 140, 140, 140, 125, 110, 110, 100,
     ]);
   });
@@ -236,7 +236,8 @@ describe('NEMA MG 1 Table 12-11 (from memory, two passes)', () => {
       [80, 85.5, 86.5, 87.5, 87.5, 89.5, 89.5, 90.2, 90.2, 91.7, 91.7, 93, 93, 93.6, 93.6, 94.1, 94.1, 95, 95],
     ],
   ])('column %i, %s poles, 1 to 200 hp', (index, _, second) => {
-    expect(column(na.energyEfficient.rows, index).filter((v) => v !== null)).toEqual(second);
+    const to200 = na.energyEfficient.rows.filter(([rating]) => rating <= 200);
+    expect(column(to200, index).filter((v) => v !== null)).toEqual(second);
   });
   it('every value is a nominal one, and none is above the premium value of its rating', () => {
     const nominal = new Set(na.efficiencyBands.rows.map(([n]) => n));
@@ -282,10 +283,10 @@ describe('IEC 60034-30-1, IE1 (from memory, two passes)', () => {
 
 describe('torques by design (from memory, two passes)', () => {
   it('NEMA MG 1 12.39.1, breakdown, by number of poles, in rows of the table', () => {
-    expect(column(na.breakdownTorques.rows, 1)).toEqual([null, 250, 240, 230, 215, 200, 200, 200, 175]);
-    expect(column(na.breakdownTorques.rows, 2)).toEqual([300, 280, 270, 250, 225, 215, 200, 200, 175]);
-    expect(column(na.breakdownTorques.rows, 3)).toEqual([265, 250, 240, 230, 215, 205, 200, 200, 175]);
-    expect(column(na.breakdownTorques.rows, 4)).toEqual([215, 210, 210, 205, 205, 200, 200, 200, 175]);
+    expect(column(na.breakdownTorques.rows, 1)).toEqual([null, null, null, 250, 240, 230, 215, 200, 200, 200, 175]);
+    expect(column(na.breakdownTorques.rows, 2)).toEqual([null, null, 300, 280, 270, 250, 225, 215, 200, 200, 175]);
+    expect(column(na.breakdownTorques.rows, 3)).toEqual([null, 275, 265, 250, 240, 230, 215, 205, 200, 200, 175]);
+    expect(column(na.breakdownTorques.rows, 4)).toEqual([225, 220, 215, 210, 210, 205, 205, 200, 200, 200, 175]);
   });
   it('NEMA MG 1 12.38.2 and 12.39.2, design C; 12.38.3, design D', () => {
     expect(column(na.designCLockedTorques.rows, 1)).toEqual([285, 285, 285, 270, 255, 250, 250, 225, 200]);
@@ -301,15 +302,19 @@ describe('torques by design (from memory, two passes)', () => {
   });
   it('IEC 60034-12 Table 1, design N: locked rotor and breakdown by bands', () => {
     expect(column(iec.lockedRotorTorques.rows, 1)).toEqual([
-      1.8, 1.8, 1.7, 1.6, 1.5, 1.5, 1.4, 1.3, 1.2, 1.1, 1, 0.9, 0.8, 0.75, 0.65,
+      1.9, 1.8, 1.8, 1.7, 1.6, 1.5, 1.5, 1.4, 1.3, 1.2, 1.1, 1, 0.9, 0.8, 0.75, 0.65,
     ]);
     expect(column(iec.lockedRotorTorques.rows, 2)).toEqual([
-      1.9, 1.9, 1.8, 1.7, 1.6, 1.6, 1.5, 1.4, 1.3, 1.2, 1.1, 1, 0.9, 0.75, 0.65,
+      2, 1.9, 1.9, 1.8, 1.7, 1.6, 1.6, 1.5, 1.4, 1.3, 1.2, 1.1, 1, 0.9, 0.75, 0.65,
     ]);
-    expect(column(iec.breakdownTorques.rows, 1)).toEqual([2, 2, 2, 2, 2, 2, 2, 1.9, 1.9, 1.8, 1.8, 1.7, 1.7, 1.6, 1.6]);
-    expect(column(iec.breakdownTorques.rows, 2)).toEqual([2, 2, 2, 2, 2, 2, 2, 1.9, 1.9, 1.8, 1.8, 1.7, 1.7, 1.6, 1.6]);
+    expect(column(iec.breakdownTorques.rows, 1)).toEqual([
+      2, 2, 2, 2, 2, 2, 2, 2, 1.9, 1.9, 1.8, 1.8, 1.7, 1.7, 1.6, 1.6,
+    ]);
+    expect(column(iec.breakdownTorques.rows, 2)).toEqual([
+      2, 2, 2, 2, 2, 2, 2, 2, 1.9, 1.9, 1.8, 1.8, 1.7, 1.7, 1.6, 1.6,
+    ]);
     expect(column(iec.breakdownTorques.rows, 3)).toEqual([
-      1.8, 1.9, 1.9, 1.9, 1.9, 1.8, 1.8, 1.8, 1.8, 1.7, 1.7, 1.7, 1.6, 1.6, 1.6,
+      1.7, 1.8, 1.9, 1.9, 1.9, 1.9, 1.8, 1.8, 1.8, 1.8, 1.7, 1.7, 1.7, 1.6, 1.6, 1.6,
     ]);
     expect(iec.lockedRotorPower.rows).toEqual([
       [6.3, 13],

@@ -150,6 +150,7 @@ export const findingLevels = {
   'guard.fault-too-high': ['stop'],
   'guard.conductor-small': ['stop'],
   'guard.cable-beyond': ['caution'],
+  'guard.beyond-tables': ['caution'],
   'guard.cable-ambient': ['note'],
   'guard.cable-size': ['note'],
   'guard.board': ['caution', 'note'],

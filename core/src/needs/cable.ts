@@ -322,7 +322,8 @@ function opens(
   n: number,
 ): boolean {
   if (!earth) return true;
-  const pe = practice.earthConductor(current, size, input.guard?.cable?.material ?? 'copper').value;
+  const pe = practice.earthConductor(current, size, input.guard?.cable?.material ?? 'copper', 1)?.value;
+  if (!pe) return false;
   const [R, X] = [(size.resistance * length) / n, (size.reactance * length) / n];
   const law = earth.second ? secondFaultAtEnd : earthFaultAtEnd;
   const flows = law.of({
@@ -340,7 +341,7 @@ function withstands({ fault, length, line }: CableWay, laid: Laid, size: LaidSiz
     ...{ U: q(line, 'V'), Z_s: q(impedance, 'ohm') },
     ...{ R: q((size.resistance * length) / n, 'ohm'), X: q((size.reactance * length) / n, 'ohm') },
   });
-  const bears = cableWithstand.of({ k: q(laid.k.value, '1'), S: q(size.area * n, 'mm2') });
+  const bears = cableWithstand.of({ k: q(size.k ?? laid.k.value, '1'), S: q(size.area * n, 'mm2') });
   return faultBorne(fault.clearing, [at, line / (Math.sqrt(3) * impedance)], bears).bears !== 'no';
 }
 

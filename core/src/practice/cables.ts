@@ -17,6 +17,8 @@ export interface LaidSize extends ConductorSize {
   /** Ω per metre of one conductor in service. */
   readonly resistance: number;
   readonly reactance: number;
+  /** A·s^½/mm² of a short circuit, where it is not that of the other sizes. */
+  readonly k?: number;
   /** Whether as many as are wished may run in parallel. */
   readonly parallel: boolean;
   /** in², of one insulated conductor. */

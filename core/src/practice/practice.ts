@@ -109,6 +109,8 @@ export interface EquipmentDrawn {
   readonly current: number;
   readonly ratio: number | undefined;
   readonly shares: readonly (readonly [order: number, share: number])[];
+  /** Degrees of the fifth against the phase voltage; undefined where nobody simulated it. */
+  readonly fifth: number | undefined;
   readonly voltage: number | undefined;
 }
 
@@ -130,8 +132,16 @@ export interface Practice {
   readonly hotterCable:
     { readonly field: 'insulation'; readonly value: 'xlpe' } | { readonly field: 'rating'; readonly value: number };
   cable(asked: CableAsked): Laid | NotLaid;
-  /** Earth conductor of a circuit, mm² and name, by its device and its phase conductor. */
-  earthConductor(device: number, phase: LaidSize, material: 'copper' | 'aluminium'): Prescribed<ConductorSize>;
+  /**
+   * Earth conductor of a circuit, mm² and name, by its device and its phase conductor; `larger`: the area of the phases
+   * ÷ what carries their current. Undefined for a device that the tables do not know.
+   */
+  earthConductor(
+    device: number,
+    phase: LaidSize,
+    material: 'copper' | 'aluminium',
+    larger: number,
+  ): Prescribed<ConductorSize> | undefined;
   /** Standard ratings of a kind of short-circuit device, A, ascending. */
   deviceRatings(kind: ProtectiveDevice): Prescribed<readonly number[]>;
   /** What the code permits each kind of short-circuit device of a motor of so much table current, A. */
@@ -155,7 +165,7 @@ export interface Practice {
     earthing: Earthing | undefined,
   ): Prescribed<'permitted' | 'excluded' | 'unknown'> | undefined;
   /** Short-circuit rating in A of a motor controller that is marked with none. */
-  defaultFaultRating?(power: number): Prescribed<number>;
+  defaultFaultRating?(power: number): Prescribed<number> | undefined;
   /**
    * Seconds within which an earth fault must be off in a circuit of so many A on a line of so many V; absent where
    * none is tabled.
@@ -166,7 +176,10 @@ export interface Practice {
   /** Size of a starter for a motor, 00 as −1; undefined where the practice counts none, or none reaches. */
   starterSize(power: number, voltage: number, current: number): Prescribed<number> | undefined;
   /** Conduit for insulated conductors, and how full it is of what is permitted; absent where none is tabled. */
-  conduit?(sizes: readonly { readonly area: number; readonly count: number }[], kind: Conduit): Prescribed<ConduitFill>;
+  conduit?(
+    sizes: readonly { readonly area: number; readonly count: number }[],
+    kind: Conduit,
+  ): Prescribed<ConduitFill> | undefined;
   /** A feeder of several motors: current its conductors carry at least, and its largest device. */
   feeder(motors: readonly FeederMotor[], other: number): Feeder;
   /** Conductors before a drive ÷ its rated input current. */

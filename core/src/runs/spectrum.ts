@@ -8,6 +8,8 @@ export interface Drawn {
   /** Harmonic currents ÷ fundamental. */
   readonly shares: Harmonics;
   readonly distortion: number;
+  /** Degrees of the fifth against the phase voltage; undefined where no bridge was simulated. */
+  readonly fifth: number | undefined;
   readonly powerFactor: number;
   readonly wave: readonly number[];
 }
@@ -65,7 +67,8 @@ function simulated(kind: Exclude<RectifierKind, 'active'> | 'single-phase', x: n
       emf: 1 + unbalance * (i - (n - 1) / 2),
     })),
   });
-  return run.settled && Number.isFinite(run.distortion) ? perUnit(run) : undefined;
+  const fifth = (((run.angles[4] ?? NaN) * 180) / Math.PI + 360) % 360;
+  return run.settled && Number.isFinite(run.distortion) ? { ...perUnit(run), fifth } : undefined;
 }
 
 /** Both lines of the loop have the reactance of one. */
@@ -77,13 +80,15 @@ function simulatedSingle(x: number, c: number): Drawn | undefined {
     inductance: (2 * x * base) / omega,
     capacitance: c / base / omega,
   });
-  return run.settled && Number.isFinite(run.distortion) ? perUnit(run, power / voltage) : undefined;
+  return run.settled && Number.isFinite(run.distortion)
+    ? { ...perUnit(run, power / voltage), fifth: undefined }
+    : undefined;
 }
 
 function perUnit(
   { crests, fundamental, distortion, powerFactor, wave }: Of,
   base = power / (Math.sqrt(3) * voltage),
-): Drawn {
+): Omit<Drawn, 'fifth'> {
   const first = crests[0] ?? 1;
   const shares = crests.flatMap((crest, i): [number, number][] =>
     i > 0 && crest > 1e-4 * first ? [[i + 1, crest / first]] : [],
@@ -102,7 +107,7 @@ function active(): Drawn {
     return Math.SQRT2 * (Math.cos(angle) + harmonics);
   });
   return {
-    ...{ fundamental: 1, shares: activeSpectrum, distortion, wave },
+    ...{ fundamental: 1, shares: activeSpectrum, distortion, fifth: undefined, wave },
     powerFactor: 1 / Math.hypot(1, distortion),
   };
 }

@@ -43,7 +43,13 @@ const sizesOf = madeOnce(
       if (base === undefined) return [];
       const area = row[0];
       const resistance = t.resistivity[material] / area;
-      return [{ name: `${area} mm²`, area, base, resistance, reactance: t.reactance, parallel: area >= 50 }];
+      const large = area > t.shortCircuitUpTo ? t.shortCircuitLarge[material][insulation] : undefined;
+      return [
+        {
+          ...{ name: `${area} mm²`, area, base, resistance, reactance: t.reactance, parallel: area >= 50 },
+          ...(large !== undefined && { k: large }),
+        },
+      ];
     });
   },
 );
@@ -109,8 +115,7 @@ export const cables = {
 
   earthConductor(_device, phase) {
     const size = (area: number) => ({ name: `${area} mm²`, area });
-    const areas = t.capacities.copper.pvc.rows.map((r) => r[0]);
-    const half = areas.find((a) => a >= phase.area / 2) ?? phase.area;
+    const half = t.capacities.copper.pvc.rows.find((r) => r[0] >= phase.area / 2)?.[0] ?? phase.area;
     const area = phase.area <= 16 ? phase.area : phase.area <= 35 ? 16 : half;
     return { value: size(area), source: t.earthSource };
   },

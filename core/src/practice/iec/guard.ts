@@ -2,7 +2,7 @@ import { commonPractice, remembered } from '../../contract';
 import { codeLetters, codeLetterSource } from '../north-america/tables/guard';
 import type { Practice } from '../practice';
 
-const overloadSource = remembered('standard', 'IEC 60947-4-1', '2018', 'Table 2 (trip between 1.05 and 1.2 × setting)');
+const overloadSource = remembered('standard', 'IEC 60947-4-1', '2018', 'Table 3 (trip between 1.05 and 1.2 × setting)');
 
 /** What protects and feeds a motor under IEC. */
 export const guard = {

@@ -32,7 +32,7 @@ const usualShare = 0.75;
 const inertiaSource = remembered(
   'standard',
   'IEC 60034-12',
-  '2016',
+  '2002',
   'clause 5.3 or 6.3 (external inertia of design N, torque with the square of speed)',
 );
 
@@ -242,7 +242,7 @@ export const motors = {
     const kw = power / 1000;
     const name = atRating(t.frames, Math.max(kw, t.frames.rows[0]?.[0] ?? 0), to6Poles(poles));
     // Above what frames are tabled for it is taken to stand on 355 mm or more.
-    const height = name === undefined ? 356 : Number(/\d+/.exec(name)?.[0]);
+    const height = name === undefined ? 400 : Number(/\d+/.exec(name)?.[0]);
     return safeSpeedOf(t.safeSpeeds, height, poles, 'mm');
   },
 

@@ -1,7 +1,7 @@
 import { exceeds, isUpTo, reaches } from '../../law';
 import { remembered, type Source } from '../../contract';
 import { takingUsual, type CableAsked, type Laid, type LaidSize, type NotLaid } from '../cables';
-import type { Practice } from '../practice';
+import { horsepower, type Practice } from '../practice';
 import { atBand, cell, madeOnce } from '../table';
 import * as t from './tables/conductors';
 
@@ -128,11 +128,14 @@ export const cables = {
     };
   },
 
-  earthConductor(device, phase, material) {
-    const place = atBand(t.earthSizes, device, material) ?? t.wireSizes.length - 1;
-    const [name, area] = t.wireSizes[place] ?? ['', 0];
-    const source = code('Table 250.122, 250.122(D)(1)');
-    return { value: area > phase.area ? phase : { name, area }, source };
+  earthConductor(device, phase, material, larger) {
+    const place = atBand(t.earthSizes, device, material);
+    if (place === undefined) return undefined;
+    const [, least] = t.wireSizes[place] ?? ['', Infinity];
+    // Phases larger than their current asks make the earth larger in proportion.
+    const [name, area] = t.wireSizes.find((w) => reaches(w[1], least * larger)) ?? ['', Infinity];
+    const part = larger > 1 ? 'Table 250.122, 250.122(B)' : 'Table 250.122, 250.122(D)(1)';
+    return { value: area > phase.area ? phase : { name, area }, source: code(part) };
   },
 
   deviceRatings: (kind) => ({
@@ -146,7 +149,11 @@ export const cables = {
       (kind) => {
         const setting = kind === 'instantaneous-breaker';
         const of = t.deviceShares[setting && efficientB ? 'instantaneousEfficient' : kind];
-        return { kind, share: of.usual, most: current > 100 ? of.mostAbove100 : of.most, setting, source, exceptions };
+        const by = current > 100 ? of.mostAbove100 : of.most;
+        // A non-time-delay fuse of more than 600 A goes no higher than 300 %.
+        const { upTo, beyond } = t.deviceShares.largeFuse;
+        const most = kind === 'single-element-fuse' ? Math.max(beyond, Math.min(by, upTo / current)) : by;
+        return { kind, share: of.usual, most, setting, source, exceptions };
       },
     );
   },
@@ -166,7 +173,8 @@ export const cables = {
   },
 
   defaultFaultRating(power) {
-    return { value: atBand(t.defaultFaultRatings, power / 745.7, 'A') ?? 42_000, source: t.defaultFaultRatings.source };
+    const value = atBand(t.defaultFaultRatings, power / horsepower, 'A');
+    return value === undefined ? undefined : { value, source: t.defaultFaultRatings.source };
   },
 
   contactorRatings: {
@@ -175,21 +183,21 @@ export const cables = {
   },
 
   starterSize(power, voltage, current) {
+    if (voltage > 600) return undefined;
     const column = voltage < 215 ? '200' : voltage < 300 ? '230' : voltage < 420 ? '380' : '460';
     const { value: carries } = this.contactorRatings;
     const row = t.starterSizes.rows.find(
-      (r) => isUpTo(power / 745.7, cell(t.starterSizes, r, column) ?? 0) && reaches(carries[r[0] + 1] ?? 0, current),
+      (r) =>
+        isUpTo(power / horsepower, cell(t.starterSizes, r, column) ?? 0) && reaches(carries[r[0] + 1] ?? 0, current),
     );
     return row && { value: row[0], source: t.starterSizes.source };
   },
 
   conduit(wires, kind) {
     const area = wires.reduce((sum, w) => sum + w.area * w.count, 0);
-    const fits = t.conduitAreas.rows.find((r) => (cell(t.conduitAreas, r, kind) ?? 0) >= area);
-    const row = fits ?? t.conduitAreas.rows.at(-1);
-    const size = t.conduitSizes[row?.[0] ?? 0] ?? '';
+    const row = t.conduitAreas.rows.find((r) => (cell(t.conduitAreas, r, kind) ?? 0) >= area);
     const share = area / (cell(t.conduitAreas, row, kind) ?? NaN);
-    return { value: { size, share }, source: t.conduitAreas.source };
+    return row && { value: { size: t.conduitSizes[row[0]] ?? '', share }, source: t.conduitAreas.source };
   },
 
   feeder(motors, other) {

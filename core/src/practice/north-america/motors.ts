@@ -322,6 +322,12 @@ const floors = [
     source: remembered('code', 'Energy Policy Act', '1992', 'in force October 1997'),
   },
   {
+    name: 'energy efficient',
+    since: 2010,
+    upTo: 500,
+    source: remembered('code', 'Energy Independence and Security Act', '2007', 'in force December 2010: above 200 hp'),
+  },
+  {
     name: 'premium',
     since: 2010,
     upTo: 200,

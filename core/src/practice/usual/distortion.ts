@@ -25,24 +25,32 @@ export const groupOf = (order: number): '3' | '11' | '17' | '23' | '35' =>
 /** The row for a ratio of fault current to demand current; a ratio at the end of a band is in the next one. */
 export const demandRow = (ratio: number) => demandLimits.rows.find((r) => ratio < r[0]) ?? demandLimits.rows.at(-1);
 
-const iec3_12 = remembered(
-  'standard',
-  'IEC 61000-3-12',
-  '2011',
-  'Table 4 (balanced three-phase equipment), from memory',
-);
+const iec3_12 = (part: string) => remembered('standard', 'IEC 61000-3-12', '2011', `${part}, from memory`);
+
+type EquipmentLimits = Table<'5' | '7' | '11' | '13' | 'thc' | 'pwhc'>;
 
 /**
- * IEC 61000-3-12, Tables 3 and 4: share of the equipment's own fundamental that it may distort, by the least ratio of
- * the supply's fault current to its own, for 16 to 75 A. From 120 on a rectifier whose fifth lies as that of a bridge
- * with a choke does is judged by Table 4.
+ * IEC 61000-3-12, Table 3 (balanced three-phase equipment): share of the equipment's own fundamental that single
+ * harmonics, all to the 40th, and those from the 14th weighted by their order may reach, by the least ratio of the
+ * supply's fault current to its own.
  */
-export const equipmentLimits: Table<'5' | '7' | '11' | '13' | 'thc'> = table(
-  iec3_12, ['5', '7', '11', '13', 'thc'], [
-  [33, 0.107, 0.072, 0.031, 0.02, 0.13],
-  [66, 0.14, 0.09, 0.05, 0.03, 0.16],
-  [120, 0.4, 0.25, 0.15, 0.1, 0.48],
+export const equipmentLimits: EquipmentLimits = table(
+  iec3_12('Table 3'), ['5', '7', '11', '13', 'thc', 'pwhc'], [
+  [33, 0.107, 0.072, 0.031, 0.02, 0.13, 0.22],
+  [66, 0.14, 0.09, 0.05, 0.03, 0.16, 0.25],
+  [120, 0.19, 0.12, 0.07, 0.04, 0.22, 0.28],
+  [250, 0.31, 0.2, 0.12, 0.07, 0.37, 0.38],
+  [350, 0.4, 0.25, 0.15, 0.1, 0.48, 0.46],
 ]); // prettier-ignore
+
+/** The same, Table 4: where the fifth lies as that of a bridge with a choke does, against the phase voltage. */
+export const fifthLimits: EquipmentLimits = table(
+  iec3_12('Table 4 (the fifth between 90° and 150°)'), ['5', '7', '11', '13', 'thc', 'pwhc'], [
+  [33, 0.107, 0.072, 0.031, 0.02, 0.13, 0.22],
+  [120, 0.4, 0.25, 0.15, 0.1, 0.48, 0.46],
+]); // prettier-ignore
+/** Degrees against the phase voltage between which the fifth lies where that table holds. */
+export const fifthBetween = [90, 150] as const;
 /** A a phase up to which that standard reaches, and from which. */
 export const equipmentReach = { from: 16, to: 75 } as const;
 

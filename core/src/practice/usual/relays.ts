@@ -7,7 +7,7 @@ export type TripClass = (typeof tripClasses)[number];
 
 /** Trip time from cold at 7.2 × the setting: above, and at most, s. Rows by the class's place in `tripClasses`. */
 export const tripTimes = table(
-  remembered('standard', 'IEC 60947-4-1', '2018', 'Table 3 (trip classes of overload relays)'),
+  remembered('standard', 'IEC 60947-4-1', '2018', 'Table 2 (trip classes of overload relays)'),
   ['above', 'most'],
   [
     [0, 0.5, 5],

@@ -61,6 +61,11 @@ interface Spectrum {
   readonly fundamental: number;
 }
 
+/** The same with the rectifier that draws it. */
+interface SpectrumDrawn extends Spectrum {
+  readonly by: Drawn;
+}
+
 /** A drive's rectifier as drawn at a power of P W, of a drive for so many W rated. */
 function drawn(
   { voltage, frequency, source }: At,
@@ -72,7 +77,7 @@ function drawn(
     /** VA of the drive's rated current, which a choke's share is of. */
     readonly apparent: number;
   },
-): (Spectrum & { readonly by: Drawn }) | undefined {
+): SpectrumDrawn | undefined {
   const base = (voltage * voltage) / of.power;
   const choke = of.choke * (of.power / of.apparent);
   const capacitor = 2 * Math.PI * frequency * usualCapacitance(of.rated, voltage) * base;
@@ -202,7 +207,7 @@ const short = (x: number): number => Number(x.toPrecision(4));
 const halved = (wave: readonly number[]): readonly number[] => wave.filter((_, k) => k % 2 === 0);
 
 /** Demand distortion and voltage at the point of connection, against the limits. */
-function judgeSite(walk: Walk, needs: Needs, at: At, own: Spectrum, rated: Spectrum): void {
+function judgeSite(walk: Walk, needs: Needs, at: At, own: Spectrum, rated: SpectrumDrawn): void {
   const { input, practice, w } = walk;
   const site = input.drive?.site;
   const others = (site?.drives ?? []).flatMap(({ power, rectifier, choke }) => {
@@ -312,6 +317,7 @@ function judgeSite(walk: Walk, needs: Needs, at: At, own: Spectrum, rated: Spect
       current: rated.fundamental,
       ratio: fault === undefined ? undefined : fault / rated.fundamental,
       shares: rated.harmonics.map(([order, I]): [number, number] => [order, I / rated.fundamental]),
+      fifth: rated.by.fifth,
       voltage: volts && rootSum(volts),
     },
     (text, source) =>

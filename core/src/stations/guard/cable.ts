@@ -35,6 +35,8 @@ import { q, writeQuantity } from '../../quantity';
 export interface Circuit {
   readonly laid: Laid;
   readonly conductors: Conductors;
+  /** Area of the conductors ÷ that of the least that carry the current, 1 and more. */
+  readonly larger: number;
   /** Impedance of the motor's cable, Ω; absent where its length is not known. */
   readonly impedance?: { readonly resistance: Given<'ohm'>; readonly reactance: Given<'ohm'> };
 }
@@ -155,10 +157,12 @@ export function tellCable(walk: Walk, subject: Subject, needed: number, current:
     );
   }
   w.figure('guard.cableWithstand', cableWithstand, {
-    k: prescribed(q(laid.k.value, '1'), laid.k.source),
+    k: prescribed(q(size.k ?? laid.k.value, '1'), laid.k.source),
     S: 'guard.conductorArea',
   });
-  return { laid, conductors, ...tellDrop(walk, subject, laid, conductors, way) };
+  const area = (of: Conductors): number => of.size.area * of.count;
+  const larger = carries ? Math.max(1, area(conductors) / area(carries)) : 1;
+  return { laid, conductors, larger, ...tellDrop(walk, subject, laid, conductors, way) };
 }
 
 /** What asks a larger size than ampacity, in words. */

@@ -74,7 +74,13 @@ export function tellDevices(walk: Walk, subject: Subject, circuit: Circuit | und
   const device = rated && next(rated.kind, current * rated.share);
   const { size, count } = circuit.conductors;
   const material = input.guard?.cable?.material ?? 'copper';
-  const earth = practice.earthConductor(device ?? current, size, material);
+  const earth = practice.earthConductor(device ?? current, size, material, circuit.larger);
+  const refuse = (what: string): void =>
+    void w.finding('guard.beyond-tables', 'caution', `${what}: have it worked out.`, {
+      fields: ['guard.device', 'guard.cable'],
+      figures: ['guard.conductorArea'],
+    });
+  if (!earth) return refuse(`The tables end below a device of ${writeQuantity(device ?? current, 'A')} for the earth`);
   w.stated('guard.earthArea', 'mm2', q(earth.value.area, 'mm2'), earth.source, {
     text: earth.value.name,
     symbol: 'S_PE',
@@ -91,6 +97,7 @@ export function tellDevices(walk: Walk, subject: Subject, circuit: Circuit | und
     kind,
   );
   const each = count > 1 ? `, one of ${count}` : '';
+  if (!fill) return refuse(`No conduit of the tables takes three ${size.name} and the earth conductor`);
   w.stated('guard.conduitFill', '1', q(fill.value.share, '1'), fill.source, {
     text:
       `${Math.round(fill.value.share * permittedFill * 100)} % of ${permittedFill * 100} %, ` +

@@ -9,7 +9,7 @@ export const installationMethods = methods;
 
 /**
  * Current-carrying capacity in A of three loaded conductors, at 30 °C in air and 20 °C in the ground. Rows by area in
- * mm², columns by reference method; F is three single-core cables in trefoil.
+ * mm², columns by reference method; F is three single-core cables in trefoil, the only ones above 300 mm².
  */
 export const capacities = {
   copper: {
@@ -22,6 +22,9 @@ export const capacities = {
       [95, 164, 150, 207, 179, 223, 169, 193, 238, 264], [120, 188, 172, 239, 206, 259, 192, 220, 276, 308],
       [150, 216, 196, 262, 225, 299, 217, 246, 319, 356], [185, 245, 223, 296, 255, 341, 243, 278, 364, 409],
       [240, 286, 261, 346, 297, 403, 280, 320, 430, 485], [300, 328, 298, 394, 339, 464, 316, 359, 497, 561],
+      [400, null, null, null, null, null, null, null, null, 656],
+      [500, null, null, null, null, null, null, null, null, 749],
+      [630, null, null, null, null, null, null, null, null, 855],
     ]),
     xlpe: table(erection('Tables B.52.5 and B.52.12 (copper, XLPE)'), methods, [
       [1.5, 17, 16.5, 20, 19.5, 22, 21, 23, 23, null], [2.5, 23, 22, 28, 26, 30, 28, 30, 32, null],
@@ -32,6 +35,9 @@ export const capacities = {
       [95, 216, 197, 269, 233, 278, 197, 226, 298, 328], [120, 249, 227, 312, 268, 322, 223, 257, 346, 383],
       [150, 285, 259, 342, 300, 371, 251, 287, 399, 444], [185, 324, 295, 384, 340, 424, 281, 324, 456, 510],
       [240, 380, 346, 450, 398, 500, 324, 375, 538, 607], [300, 435, 396, 514, 455, 576, 365, 419, 621, 703],
+      [400, null, null, null, null, null, null, null, null, 823],
+      [500, null, null, null, null, null, null, null, null, 946],
+      [630, null, null, null, null, null, null, null, null, 1088],
     ]),
   },
   aluminium: {
@@ -44,6 +50,9 @@ export const capacities = {
       [120, 149, 135, 186, 160, 197, 150, 169, 212, 237], [150, 170, 155, 204, 176, 227, 169, 189, 245, 274],
       [185, 194, 176, 230, 199, 259, 190, 214, 280, 315], [240, 227, 207, 269, 232, 305, 218, 250, 330, 375],
       [300, 261, 237, 306, 265, 351, 247, 282, 381, 434],
+      [400, null, null, null, null, null, null, null, null, 526],
+      [500, null, null, null, null, null, null, null, null, 610],
+      [630, null, null, null, null, null, null, null, null, 711],
     ]),
     xlpe: table(erection('Tables B.52.5 and B.52.13 (aluminium, XLPE)'), methods, [
       [2.5, 19, 18, 22, 21, 24, 22, null, 24, null], [4, 25, 24, 29, 28, 32, 28, null, 32, null],
@@ -54,6 +63,9 @@ export const capacities = {
       [120, 197, 180, 251, 216, 245, 174, 197, 263, 296], [150, 226, 206, 267, 240, 283, 197, 220, 304, 343],
       [185, 256, 233, 300, 272, 323, 220, 250, 347, 395], [240, 300, 273, 351, 318, 382, 253, 290, 409, 471],
       [300, 344, 313, 402, 364, 440, 286, 326, 471, 547],
+      [400, null, null, null, null, null, null, null, null, 663],
+      [500, null, null, null, null, null, null, null, null, 770],
+      [630, null, null, null, null, null, null, null, null, 899],
     ]),
   },
 }; // prettier-ignore
@@ -100,9 +112,14 @@ export const dropSource = remembered('standard', 'IEC 60364-5-52', '2009', 'Anne
 export const resistivity = { copper: 0.0225, aluminium: 0.036 } as const;
 export const reactance = 0.08e-3;
 
-/** k in A·s^½/mm² of a short circuit that heats the conductor alone, up to 300 mm². */
+/**
+ * k in A·s^½/mm² of a short circuit that heats the conductor alone, up to 300 mm²; larger ones in PVC may only come to
+ * 140 °C.
+ */
+export const shortCircuitUpTo = 300;
 export const shortCircuitSource = remembered('standard', 'IEC 60364-4-43', '2008', 'Table 43A');
 export const shortCircuitK = { copper: { pvc: 115, xlpe: 143 }, aluminium: { pvc: 76, xlpe: 94 } } as const;
+export const shortCircuitLarge = { copper: { pvc: 103, xlpe: 143 }, aluminium: { pvc: 68, xlpe: 94 } } as const;
 
 /** Earth conductor against the phase's, mm². */
 export const earthSource = remembered('standard', 'IEC 60364-5-54', '2011', 'Table 54.2');

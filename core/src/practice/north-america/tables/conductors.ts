@@ -83,6 +83,8 @@ export const deviceShares = {
   'inverse-time-breaker': { usual: 2.5, most: 4, mostAbove100: 3 },
   'dual-element-fuse': { usual: 1.75, most: 2.25, mostAbove100: 2.25 },
   'single-element-fuse': { usual: 3, most: 4, mostAbove100: 4 },
+  /** Fuses of more than 600 A, of any kind, by their own exception. */
+  largeFuse: { upTo: 600, beyond: 3 },
   'instantaneous-breaker': { usual: 8, most: 13, mostAbove100: 13 },
   /** A design B motor of an energy-efficient class surges higher. */
   instantaneousEfficient: { usual: 11, most: 17, mostAbove100: 17 },
@@ -154,5 +156,7 @@ export const defaultFaultRatings = table(
     [200, 10000],
     [400, 18000],
     [600, 30000],
+    [900, 42000],
+    [1600, 85000],
   ],
 );
