@@ -136,7 +136,13 @@ export function tellPulses(walk: Walk, needs: Needs, subject: Subject, winding: 
   };
   return {
     pulses: curveOf(pulsed, rating, cable?.value),
-    remedies: compared(walk, pulsed, (filter) => judgedLine(needs, line, wound, filter), { rating, metres }, subject),
+    remedies: compared(
+      walk,
+      pulsed,
+      (filter, made = wound.inverterDuty) => judgedLine(needs, line, { ...wound, inverterDuty: made }, filter),
+      { rating, metres },
+      subject,
+    ),
     output,
   };
 }
@@ -223,14 +229,14 @@ function curveOf(pulsed: Pulsed, permitted: number, at: number | undefined): Dri
 function compared(
   { practice, w }: Walk,
   own: Pulsed,
-  judged: (filter: OutputFilter) => number,
+  judged: (filter: OutputFilter, inverterDuty?: boolean) => number,
   { rating, metres }: Readonly<Record<'rating' | 'metres', number>>,
   subject: Subject,
 ): DriveView['remedies'] {
   const pulsed = { ...own, line: judged('none') };
   const bulk = bulkOf(pulsed.power);
   const price = { none: 0, reactor: 0.6 * remedyPrice('filter', bulk), 'dv-dt': remedyPrice('filter', bulk) } as const;
-  const bare = crestAt({ ...pulsed, filter: 'none' });
+  const bare = crestAt({ ...pulsed, line: judged('none', true), filter: 'none' });
   // By its own rated voltage, whatever the line and its bus do.
   const bears = practice.drivePulse(numberOf(w, subject.voltage) ?? own.line).value;
   const others: DriveView['remedies'][number][] = [];
