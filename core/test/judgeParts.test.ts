@@ -257,7 +257,9 @@ describe('numbers in verdicts, from the motor’s own row', () => {
         { overload: { ratio, duration: '5 s' } },
         { supply: { ...conveyor.supply, voltage }, method: 'direct' },
       );
-    const breakdown = (motor?.breakdownTorque ?? 0) * rated;
+    // By what its maker owes: 200 % at 25 hp (NEMA MG 1 12.39.1); what is usual only decides whether to ask him.
+    expect(motor?.leastBreakdown).toBe(2);
+    const breakdown = 2 * rated;
     expect(verdictOf(at(1.5), 'peak-torque')?.margin).toBeCloseTo(breakdown / (1.5 * steady) - 1, 2);
     expect(verdictOf(at(1.5), 'peak-torque')?.text).toContain(`over ${(1.5 * steady).toPrecision(3)} N·m`);
     // 437 V is 95 % of 460 V: its square of the torque is left.
@@ -271,6 +273,23 @@ describe('numbers in verdicts, from the motor’s own row', () => {
       text: expect.stringMatching(/^Breaks down: its/),
     });
     expect(over.candidates[0]?.change).toContain(`a peak of at most ${(breakdown / steady).toFixed(2)} ×`);
+    // 200 % carry 2.5 times this load with 10 % left; the usual 250 % and more with a quarter: its maker is asked.
+    const asked = verdictOf(at(2.5), 'peak-torque');
+    const limit = Math.ceil((100 * 2.5 * 1.25 * steady) / rated) / 100;
+    expect(asked).toMatchObject({ outcome: 'pass', condition: { field: 'load.overload.breakdown' } });
+    expect(asked?.condition?.limit).toBe(`${limit.toFixed(2)} × rated torque`);
+    expect(asked?.condition?.text).toContain('the standard asks 2.00');
+    const promise = (breakdownTorque: number) =>
+      verdictOf(
+        fan(
+          '18 hp',
+          { overload: { ratio: 2.5, duration: '5 s', breakdown: breakdownTorque } },
+          { supply: { ...conveyor.supply, voltage: '460 V' }, method: 'direct' },
+        ),
+        'peak-torque',
+      );
+    expect(promise(limit)).toMatchObject({ outcome: 'pass', condition: null });
+    expect(promise(limit - 0.03)?.condition).toMatchObject({ field: 'load.overload.breakdown' });
   });
 
   it('loading: the load’s share of what the motor may give; too little names the house rule and the load', () => {

@@ -77,6 +77,8 @@ const plateFields = {
     .regex(/^[A-HJ-NPR-Va-hj-npr-v]$/, { error: 'must be one letter, A to V without I, O and Q' })
     .optional(),
   designLetter: text(3).optional(),
+  /** Breakdown torque ÷ rated, stamped or on the data sheet. */
+  breakdownTorque: number({ min: 1, max: 6 }, 2.4).optional(),
   insulation: oneOf(['A', 'E', 'B', 'F', 'H', 'N']).optional(),
   temperatureRise: quantity('temperatureRise').optional(),
   /** Class to whose rise the motor is used, where a plate says "F/B". */
@@ -301,7 +303,12 @@ const load = z.strictObject({
   startsPerHour: number({ min: 0, max: 3600 }, 2).optional(),
   maxStartTime: quantity('time').optional(),
   overload: z
-    .strictObject({ ratio: number({ min: 1, max: 20 }, 1.2).optional(), duration: quantity('time').optional() })
+    .strictObject({
+      ratio: number({ min: 1, max: 20 }, 1.2).optional(),
+      duration: quantity('time').optional(),
+      /** Breakdown torque ÷ rated that the maker of whatever motor is bought promises. */
+      breakdown: number({ min: 1, max: 6 }, 2.4).optional(),
+    })
     .optional(),
   cycle: z
     .array(

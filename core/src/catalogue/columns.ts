@@ -17,6 +17,8 @@ export interface MotorColumns {
   readonly lockedRotorTorque: Float64Array;
   readonly pullUpTorque: Float64Array;
   readonly breakdownTorque: Float64Array;
+  /** What of it its maker owes. */
+  readonly owedBreakdown: Float64Array;
   readonly priceIndex: Float64Array;
 }
 
@@ -40,11 +42,19 @@ export function motorColumns(motors: readonly Motor[] = genericMotors()): MotorC
     lockedRotorTorque: column((m) => m.lockedRotorTorque * ratedTorque(m)),
     pullUpTorque: column((m) => m.pullUpTorque * ratedTorque(m)),
     breakdownTorque: column((m) => m.breakdownTorque * ratedTorque(m)),
+    owedBreakdown: column((m) => owedBreakdown(m) * ratedTorque(m)),
     priceIndex: column((m) => m.priceIndex),
   };
   cache.set(motors, columns);
   return columns;
 }
+
+/**
+ * Breakdown torque ÷ rated that may be counted on: what the standard makes its maker owe, or what he promises; measured
+ * or stamped, that itself.
+ */
+export const owedBreakdown = (m: Pick<Motor, 'breakdownTorque' | 'leastBreakdown'>, promised = 0): number =>
+  m.leastBreakdown === undefined ? m.breakdownTorque : Math.max(m.leastBreakdown, promised);
 
 export const ratedTorque = (m: Motor): number => (60 * m.power) / (2 * Math.PI * m.speed);
 

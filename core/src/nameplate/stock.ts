@@ -126,7 +126,8 @@ export function motorOfPlate(plate: Plate, asked: Practice, options: StockOption
         rated,
       ),
   );
-  const leastBreakdown = design?.breakdownTorque ?? practice.breakdownTorque(power, poles).value;
+  const owed = design?.breakdownTorque ?? practice.breakdownTorque(power, poles).value;
+  const stamped = plate.breakdownTorque;
   const duty = plate.inverterDuty;
   // Words give what the winding bears; only a stamped ratio says how slowly it may run.
   const inverterDuty = duty !== undefined || saysInverterDuty(plate);
@@ -175,8 +176,8 @@ export function motorOfPlate(plate: Plate, asked: Practice, options: StockOption
       lockedRotorCurrent,
       lockedRotorTorque,
       pullUpTorque: practice.pullUpTorque(power, poles).value,
-      leastBreakdown,
-      breakdownTorque: modelBreakdownTorque(leastBreakdown, lockedRotorCurrent, /^[CH]/.test(letter), rated),
+      ...(stamped === undefined && { leastBreakdown: owed }),
+      breakdownTorque: stamped ?? modelBreakdownTorque(owed, lockedRotorCurrent, /^[CH]/.test(letter), rated),
       inertia: modelInertia(power, synchronous),
       mass: plate.weight?.value ?? modelMass(power, poles, enclosure, construction),
       sound: modelSound(heightOf(frame, practice.frameSystem, power), poles, frequency, cooling),

@@ -1,5 +1,5 @@
 import { reaches } from '../law';
-import type { Motor } from '../catalogue';
+import { owedBreakdown, type Motor } from '../catalogue';
 import { isVariableTorque, leastSpeed, lossShares, torqueRatio, type HeatModel } from '../physics';
 import { permittedRise } from '../practice';
 import type { Needs } from './walk';
@@ -12,6 +12,7 @@ export interface Rated {
   readonly synchronous: number;
   readonly efficiency: number;
   readonly powerFactor: number;
+  /** ÷ rated, as far as its maker owes it. */
   readonly breakdownTorque: number;
   readonly cooling: HeatModel['cooling'];
   readonly insulation: string | undefined;
@@ -44,16 +45,17 @@ export function heatModelOf(of: Rated): HeatModel {
 const models = new WeakMap<Motor, HeatModel>();
 
 /** Thermal model of a catalogue motor as it is cooled by itself. */
-export function heatOfMotor(motor: Motor): HeatModel {
-  const there = models.get(motor);
+export function heatOfMotor(motor: Motor, promised?: number): HeatModel {
+  const there = promised === undefined ? models.get(motor) : undefined;
   if (there) return there;
-  const { power, speed, efficiency, powerFactor, breakdownTorque, cooling, insulation } = motor;
+  const { power, speed, efficiency, powerFactor, cooling, insulation } = motor;
+  const breakdownTorque = owedBreakdown(motor, promised);
   const synchronous = (120 * motor.frequency) / motor.poles;
   const made = heatModelOf({
     ...{ power, speed, synchronous, efficiency, powerFactor, breakdownTorque, insulation, rise: undefined },
     cooling: cooling === 'blower' ? 'blower' : cooling === 'open' ? 'open' : 'shaft-fan',
   });
-  models.set(motor, made);
+  if (promised === undefined) models.set(motor, made);
   return made;
 }
 
@@ -112,7 +114,7 @@ export const leastDriveSpeed = (needs: Needs, motor: Motor): number =>
     speed: motor.speed,
     ratio: isVariableTorque(needs.load.shape) ? motor.turndown.variableTorque : motor.turndown.constantTorque,
     own: hasRatio(needs, motor),
-    heat: () => cooledBy(heatOfMotor(motor), needs.drive?.cooling),
+    heat: () => cooledBy(heatOfMotor(motor, needs.load.promised), needs.drive?.cooling),
   });
 
 /** A motor as a case says it is cooled on its drive; unsaid as it is built. */

@@ -68,6 +68,8 @@ export interface LoadNeeds {
   readonly thermal: number;
   /** Highest torque while running ÷ steady torque. */
   readonly peak: number;
+  /** Breakdown torque ÷ rated that the maker of whatever is bought promises. */
+  readonly promised: number | undefined;
   /** The same in time: the duty cycle, or an overload now and then; none where the load is steady. */
   readonly cycle: readonly Segment[];
   /** How far the load may be off, as a share. */

@@ -1,5 +1,5 @@
 import type { CostOption } from '../case';
-import type { Motor } from '../catalogue';
+import { owedBreakdown, type Motor } from '../catalogue';
 import { connectionFor, starDeltaFits, type Needs } from '../needs';
 import { breakdown, breakdownReserve, pointForTorque, simulate, type Circuit } from '../physics';
 import { writeQuantity } from '../quantity';
@@ -48,7 +48,9 @@ export function inStar(needs: Needs, there: Motor, before: Runner): InStar | und
   };
   const runner = { ...before, lossTimes };
   const at = pointForTorque(star.circuit, line, f, share * bench.ratedTorque);
-  const reserve = breakdown(star.circuit, line, f).torque / (needs.load.torque * needs.load.peak);
+  // By what its maker owes, where nobody measured it.
+  const counted = owedBreakdown(there) / there.breakdownTorque;
+  const reserve = (counted * breakdown(star.circuit, line, f).torque) / (needs.load.torque * needs.load.peak);
   if (!at || reserve < breakdownReserve)
     return {
       ...{ runner, outcome: 'fail' },

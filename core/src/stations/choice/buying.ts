@@ -1,4 +1,4 @@
-import { stockText, type Motor } from '../../catalogue';
+import { owedBreakdown, stockText, type Motor } from '../../catalogue';
 import type { BuyingLine, Candidate } from '../../case';
 import { filterNames } from '../../contract';
 import { connectionFor, driveHousing, leftOf, percent, type Needs, type Walk } from '../../needs';
@@ -70,7 +70,7 @@ export function buyingLines({ input }: Walk, needs: Needs, motor: Motor, candida
     line(
       'Torque',
       `design ${motor.designLetter}: at least ${percent(motor.lockedRotorTorque)} of ` +
-        `rated at standstill, ${percent(motor.breakdownTorque)} at breakdown`,
+        `rated at standstill, ${percent(owedBreakdown(motor, needs.load.promised))} at breakdown`,
       drive ? 'less at standstill: the drive starts it' : 'more',
     ),
     line(

@@ -1,4 +1,4 @@
-import { existingMotor, motorOfCircuit, ratedTorque, type Motor } from '../../catalogue';
+import { existingMotor, motorOfCircuit, owedBreakdown, ratedTorque, type Motor } from '../../catalogue';
 import type { Candidate, Choice, Result } from '../../case';
 import { commonPractice, definition, type Source } from '../../contract';
 import { assumed, field, prescribed, type Given, reaches } from '../../law';
@@ -130,8 +130,12 @@ export function tellReserve(walk: Walk, needs: Needs, motor: Motor, method: Meth
   const connection = connectionFor(motor, needs.supply.voltage);
   const supply = input.supply?.voltage;
   const left = leftOf(needs, motor.serviceFactor, method === 'drive');
+  const owed = owedBreakdown(motor, needs.load.promised);
   w.figure('choice.breakdownTorque', breakdownAtVoltage, {
-    t: prescribed(q(motor.breakdownTorque, '1'), source),
+    t:
+      needs.load.promised !== undefined && owed === needs.load.promised
+        ? field('load.overload.breakdown', q(owed, '1'))
+        : prescribed(q(owed, '1'), source),
     T_r: prescribed(q(ratedTorque(motor), 'N.m'), source),
     U: supply
       ? field('supply.voltage', supply.value, supply.text)

@@ -42,19 +42,19 @@ interface Heated {
   readonly speed: number;
 }
 
-function heated({ input, w }: Walk, subject: Subject): Heated | undefined {
+function heated({ input, practice, w }: Walk, { load }: Needs, subject: Subject): Heated | undefined {
   const power = numberOf(w, subject.power);
   const speed = numberOf(w, subject.speed);
   if (power === undefined || speed === undefined) return undefined;
   const said = input.drive?.cooling;
-  if (subject.motor) return { heat: cooledBy(heatOfMotor(subject.motor), said), power, speed };
+  if (subject.motor) return { heat: cooledBy(heatOfMotor(subject.motor, load.promised), said), power, speed };
   const frequency = input.plate?.frequency?.value ?? input.supply?.frequency?.value ?? 60;
   const poles = 2 * Math.max(1, Math.floor((60 * frequency) / speed + 1e-9));
   const heat = heatModelOf({
     ...{ power, speed, synchronous: (120 * frequency) / poles },
     efficiency: subject.efficiency.value ?? 0.9,
     powerFactor: w.value('plate.powerFactor') ?? 0.85,
-    breakdownTorque: 2,
+    breakdownTorque: input.plate?.breakdownTorque ?? practice.breakdownTorque(power, poles).value,
     cooling: 'shaft-fan',
     insulation: input.plate?.insulation,
     rise: subject.temperatureRise,
@@ -64,7 +64,7 @@ function heated({ input, w }: Walk, subject: Subject): Heated | undefined {
 
 /** Lowest and highest speed, and the torque the motor may carry between them. */
 export function tellEnvelope(walk: Walk, needs: Needs, subject: Subject, blown: boolean): DriveCurves['envelope'] {
-  const of = heated(walk, subject);
+  const of = heated(walk, needs, subject);
   tellLeast(walk, needs, subject, of, blown);
   if (!of) return null;
   tellMost(walk, needs, subject, of);
@@ -199,7 +199,19 @@ function tellMost({ w, input }: Walk, needs: Needs, subject: Subject, { heat, po
       (carried
         ? 'It carries that.'
         : `It is carried up to ${writeQuantity(weak, 'rpm')}: gear up, take a larger motor` +
-          `${input.supply?.voltage && subject.deltaVoltage ? ', or a winding for a lower voltage' : ''}.`),
-    { fields: ['speed.max'], figures },
+          `${input.supply?.voltage && subject.deltaVoltage ? ', or a winding for a lower voltage' : ''}.` +
+          promiseOf(heat, load(s), s)),
+    { fields: ['speed.max', 'load.overload.breakdown'], figures },
   );
 }
+
+/** What promise of its maker's would carry a load beyond rated speed, where breakdown torque alone is in the way. */
+function promiseOf(heat: HeatModel, load: number, s: number): string {
+  const asked = Math.ceil(100 * breakdownReserve * load * s * s) / 100;
+  return asked <= mostPromised && reaches(continuousTorque({ ...heat, breakdown: asked }, s), load)
+    ? ` Or its maker promises a breakdown torque of ${asked.toFixed(2)} × rated.`
+    : '';
+}
+
+/** ÷ rated: more than that no ordinary motor gives (common practice). */
+const mostPromised = 3.5;

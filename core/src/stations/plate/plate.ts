@@ -509,7 +509,12 @@ function designTorques(
       t: times(design.lockedRotorTorque),
       T_r: 'plate.ratedTorque',
     });
-  if (design.breakdownTorque !== undefined)
+  if (plate.breakdownTorque !== undefined)
+    w.figure('plate.breakdownTorque', multipleOfTorque, {
+      t: field('plate.breakdownTorque', q(plate.breakdownTorque, '1')),
+      T_r: 'plate.ratedTorque',
+    });
+  else if (design.breakdownTorque !== undefined)
     w.figure('plate.breakdownTorque', multipleOfTorque, { t: times(design.breakdownTorque), T_r: 'plate.ratedTorque' });
   if (design.limitsCurrent && voltage !== undefined) {
     const limit = made.lockedRotorLimit(power, voltage, frequency ?? made.frequency);

@@ -54,6 +54,11 @@
       <NumberField path="load.startRatio" label="Starts unloaded, at a share of" placeholder="1, loaded" />
       <NumberField path="load.overload.ratio" label="Overload ÷ steady torque" taken="1" />
       <QuantityField path="load.overload.duration" label="Overload lasts" dimension="time" taken="60 s" />
+      <NumberField
+        path="load.overload.breakdown"
+        label="Breakdown torque promised ÷ rated"
+        placeholder="what the standard owes"
+      />
       <QuantityField path="load.maxStartTime" label="At speed within" dimension="time" placeholder="no limit" />
     </div>
   </Group>
