@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { physics, readCase, type CaseText, type Result } from '@pilgrim/core';
+import { helps } from '../src/needs';
 import { figure, findingIds, solved, verdictOf } from './cases';
 
 type Drive = NonNullable<CaseText['drive']>;
@@ -82,6 +83,13 @@ describe('what a drive draws from its supply', () => {
     expect(findingIds(american({ site: { current: '3000 A', drives } }))).not.toContain('drive.distortion');
     const alone = american({ site: { current: '150 A' } });
     expect(figure(small, 'drive.demandDistortion')).toBeGreaterThan(figure(alone, 'drive.demandDistortion'));
+  });
+  it('says which capacitor it is taken to have: 40 µF for each kW at 400 V', () => {
+    const said = (drive: Drive) => pump(drive).facts.find((f) => f.id === 'drive.capacitor')?.text;
+    const micro = Number(/about (\d+) µF/.exec(said({ choke: 0.03 }) ?? '')?.[1]);
+    expect(micro / 40).toBeGreaterThan(18);
+    expect(micro / 40).toBeLessThan(38);
+    expect(said({ rectifier: 'active' })).toBeUndefined();
   });
   it('more pulses and a choke distort less; an active front end least', () => {
     const of = (drive: Drive): number => figure(pump(drive), 'drive.currentDistortion');
@@ -170,6 +178,29 @@ describe('pulses at the motor', () => {
       ['nearer', true],
       ['winding', true],
     ]);
+  });
+  it('what leaves more than bare pulses, or nothing in hand, is no remedy', () => {
+    for (const metres of [3, 8, 15, 40, 120, 300])
+      for (const motor of ['na-tefc-30hp-4p', 'na-tefc-5hp-4p', 'na-tefc-150hp-4p']) {
+        const r = american({}, on(`${metres} m`, { motor: { catalogue: motor } }));
+        const bears = figure(r, 'drive.peakPermitted');
+        const bare = r.drive?.remedies.find((x) => x.filter === 'none')?.peak ?? NaN;
+        for (const { filter, peak, does } of r.drive?.remedies ?? []) {
+          if (filter !== 'reactor' && filter !== 'dv-dt') continue;
+          const borne = bare <= 1.0005 * bears;
+          const less = peak < bare && 1.05 * peak <= 1.0005 * bears;
+          expect(does, `${motor} ${metres} m ${filter} ${peak}`).toBe(borne ? peak <= 1.0005 * bears : less);
+        }
+      }
+    expect(helps('reactor', 952, 1300, 1000)).toBe(true);
+    expect(helps('reactor', 953, 1300, 1000)).toBe(false);
+    expect(helps('reactor', 999, 1300, 1000)).toBe(false);
+    expect(helps('dv-dt', 1300, 1300, 1400)).toBe(true);
+    expect(helps('dv-dt', 940, 930, 900)).toBe(false);
+    // What bears bare pulses asks nothing of a filter but to raise them no further than that.
+    expect(helps('dv-dt', 999, 900, 1000)).toBe(true);
+    expect(helps('sine', 1000, 1900, 1000)).toBe(true);
+    expect(helps('sine', 1001, 1900, 1000)).toBe(false);
   });
   it('remedies stand side by side: the drive hung nearer, and a winding made for drives, with its price', () => {
     const of = (length: string, motor = 'na-tefc-30hp-4p') =>
@@ -320,6 +351,16 @@ describe('speed, torque and stopping', () => {
     expect(figure(chopper, 'drive.brakingResistance')).toBeCloseTo(780 ** 2 / figure(chopper, 'drive.brakingPower'), 6);
     expect(figure(chopper, 'drive.brakingMean')).toBeCloseTo((6 * figure(chopper, 'drive.brakingEnergy')) / 3600, 0);
     expect(figure(fan({}), 'drive.coastTime')).toBeGreaterThan(figure(fan({}), 'drive.stopTime'));
+    // Told is what the simulated stop takes: asked for what the drive's limit does not brake, it says which would.
+    const ended = (r: Result): number => r.curves.drive?.stop?.speed.at(-1)?.[0] ?? NaN;
+    const soon = fan({ kind: 'chopper', time: '1 s' });
+    expect(figure(soon, 'drive.stopTime')).toBeGreaterThan(2);
+    expect(figure(soon, 'drive.stopTime') / ended(soon)).toBeCloseTo(1, 1);
+    expect(finding(soon, 'drive.stop-late')?.text).toMatch(/^Asked to stop in 1 s it takes [\d.]+ s: at its limit of/);
+    const time = `${Math.ceil(1.1 * figure(soon, 'drive.stopTime'))} s`;
+    const then = fan({ kind: 'chopper', time });
+    expect(findingIds(then)).not.toContain('drive.stop-late');
+    expect(figure(then, 'drive.stopTime') / ended(then)).toBeCloseTo(1, 1);
   });
   it('a hoist lowering pumps back what it lifts less its losses, and is never left to coast', () => {
     const train = { kind: 'gearbox', ratio: 95, efficiency: 0.9 } as const;

@@ -190,6 +190,8 @@ const tells: Readonly<Record<string, Tells>> = {
   winding: (r, v) => {
     const [judged, bears] = [value(r, 'drive.peakJudged'), value(r, 'drive.peakPermitted')];
     if (judged === undefined || bears === undefined || v.condition !== null) return undefined;
+    // Behind a coil a computed crest wants a twentieth in hand: `helps` draws that line.
+    if (judged <= bears && 1.05 * judged > bears) return undefined;
     return judged <= bears * 1.0006 === (v.outcome === 'pass');
   },
 };

@@ -396,6 +396,21 @@ export function unitOfFigure(id: string): UnitId | undefined {
   return start && startFigureTable[start.kind][0];
 }
 
+const percentPlain: ReadonlySet<string> = new Set<PlainId>([
+  ...(['plate.slip', 'plate.slipHere', 'motor.breakdownSlip', 'choice.peakReserve'] as const),
+  ...(['guard.voltageDrop', 'guard.startVoltageDrop', 'start.coldUse', 'start.inertiaReserve'] as const),
+  ...(['condition.currentUnbalance', 'condition.voltageUnbalance', 'drive.stopHeat', 'guard.tripAtStart'] as const),
+]);
+const percentKinds: ReadonlySet<string> = new Set<StartKind>([
+  ...(['standstillDip', 'voltageDip', 'terminalDip', 'cableDrop', 'breakawayMargin', 'thermalUse'] as const),
+]);
+
+/** Whether people say a figure in per cent: slips, drops, dips, reserves, unbalance, shares of heat. */
+export function isSaidInPercent(id: FigureId): boolean {
+  const start = ofMethod(id);
+  return percentPlain.has(id) || (start !== undefined && percentKinds.has(start.kind));
+}
+
 /** The starting method a figure belongs to; undefined where it is of all. */
 export const methodOfFigure = (id: string): Method | undefined => ofMethod(id)?.method;
 

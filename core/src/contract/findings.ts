@@ -187,6 +187,7 @@ export const findingLevels = {
   'drive.equipment': ['note'],
   'drive.overvoltage': ['caution', 'note'],
   'drive.braking': ['stop', 'caution', 'note'],
+  'drive.stop-late': ['caution'],
   'drive.cycle': ['note'],
   'drive.oversize': ['caution'],
   'drive.heat': ['note', 'caution'],

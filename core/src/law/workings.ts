@@ -1,5 +1,6 @@
 import {
   figureName,
+  isSaidInPercent,
   type Assumed,
   type Fact,
   type Figure,
@@ -14,7 +15,7 @@ import {
   type Suggestion,
   type UnitOf,
 } from '../contract';
-import { clip, isMoney, q, writeMoney, writeQuantity, type Q, type UnitId } from '../quantity';
+import { clip, isMoney, q, trim, writeMoney, writeNumber, writeQuantity, type Q, type UnitId } from '../quantity';
 import { outside, type Arguments, type Law, type Takes } from './law';
 import { rangeText } from './range';
 
@@ -86,6 +87,11 @@ export class Workings {
     return isMoney(unit) ? writeMoney(value, unit, this.currency) : writeQuantity(value, unit);
   }
 
+  /** The same of a figure, as people say it. */
+  #said(id: FigureId, value: number, unit: UnitId): string {
+    return isSaidInPercent(id) ? `${trim(writeNumber(100 * value))} %` : this.#written(value, unit);
+  }
+
   /** From here on, what is written belongs to this station. */
   enter(station: StationName): void {
     this.#station = station;
@@ -146,7 +152,7 @@ export class Workings {
     this.figures.set(id, {
       value,
       unit: by.unit,
-      text: options.say?.(value) ?? this.#written(value, by.unit),
+      text: options.say?.(value) ?? this.#said(id, value, by.unit),
       symbol: by.symbol,
       formula: by.formula,
       inputs: shown,
@@ -224,7 +230,7 @@ export class Workings {
       readonly holds?: string | number;
     } = {},
   ): void {
-    const text = from.text ?? this.#written(value, unit);
+    const text = from.text ?? this.#said(id, value, unit);
     this.#tried.add(id);
     this.figures.set(id, {
       value,

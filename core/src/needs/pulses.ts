@@ -171,6 +171,18 @@ export const brakedBus = ({ rules, drive, load }: Pulsing, line: number): number
     ? driveClass(line)?.chopper
     : undefined;
 
+/** A computed crest behind a coil is known no better than this: a remedy leaves as much in hand (common practice). */
+export const filterReserve = 0.05;
+
+/**
+ * Whether a winding bears what stands before it: where bare pulses are too much for it, less of them, with something in
+ * hand. A sine filter leaves no pulses.
+ */
+export const helps = (filter: OutputFilter, crest: number, bare: number, rating: number): boolean =>
+  filter === 'sine' || reaches(rating, bare)
+    ? reaches(rating, crest)
+    : crest < bare && reaches(rating, crest * (1 + filterReserve));
+
 /** Decides what stands between a drive on a line of so many V and its motor; the first that the winding bears. */
 export function outputFor(needs: Pulsing, line: number, of: Wound): Output {
   const { rules, drive, place, lessons } = needs;
@@ -190,7 +202,8 @@ export function outputFor(needs: Pulsing, line: number, of: Wound): Output {
   } as const;
   if (typed !== 'none') {
     const crest = crestBehind(typed);
-    return { filter: typed, by: 'case', crest, holds: bears(crest), conditional: undefined, ...limits };
+    const holds = helps(typed, crest, crestBehind('none'), pulseRating);
+    return { filter: typed, by: 'case', crest, holds, conditional: undefined, ...limits };
   }
   const bare = crestBehind('none');
   const never = line >= neverAssumed && !bears(bare);
@@ -204,7 +217,8 @@ export function outputFor(needs: Pulsing, line: number, of: Wound): Output {
     rules.outputReactor === 'accept' ? ['reactor', 'dv-dt', 'sine'] : ['dv-dt', 'sine'];
   for (const filter of tries) {
     const crest = crestBehind(filter);
-    if (bears(crest)) return { filter, by: 'asked', crest, holds: true, conditional: undefined, ...limits };
+    if (helps(filter, crest, bare, pulseRating))
+      return { filter, by: 'asked', crest, holds: true, conditional: undefined, ...limits };
   }
   return { filter: 'sine', by: 'asked', crest: crestBehind('sine'), holds: false, conditional: undefined, ...limits };
 }

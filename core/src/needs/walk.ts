@@ -227,5 +227,11 @@ export interface Needs {
 }
 
 /** A share in per cent; a margin beyond five times over is said as more than that. */
-export const percent = (share: number, digits = 0): string =>
-  share > 5 ? 'over 500 %' : `${(share * 100).toFixed(digits)} %`;
+export const percent = (share: number, digits?: number): string =>
+  share > 5 ? 'over 500 %' : `${(share * 100).toFixed(digits ?? usualDigits(share))} %`;
+
+/** A small share that is no whole per cent keeps a digit: 4.5 % is not 5 %. */
+const usualDigits = (share: number): number => {
+  const cents = Math.abs(100 * share);
+  return cents < 9.95 && Math.abs(cents - Math.round(cents)) > 0.05 ? 1 : 0;
+};

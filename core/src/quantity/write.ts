@@ -130,4 +130,5 @@ function scaled(value: number, spec: DimensionSpec, name: string): Unit {
 
 const number = (value: number, unit: UnitId): string => habits[unit]?.(value) ?? writeNumber(value);
 const join = (n: string, unit: string): string => (unit === '' ? n : `${n} ${unit}`);
-const trim = (n: string): string => (n.includes('.') && !n.includes('e') ? n.replace(/\.?0+$/, '') : n);
+/** Without zeros that say nothing. */
+export const trim = (n: string): string => (n.includes('.') && !n.includes('e') ? n.replace(/\.?0+$/, '') : n);

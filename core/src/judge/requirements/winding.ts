@@ -53,8 +53,10 @@ export const winding = requirement({
     const facts =
       `Pulses may reach ${writeQuantity(motor.pulseRating / (1 + margin), 'V')}${behind}, ` +
       `the winding bears ${writeQuantity(motor.pulseRating, 'V')}`;
-    if (!output.holds)
-      return `${facts}: ${output.filter === 'sine' ? '' : 'a sine filter, or '}a winding made for drives.`;
+    if (!output.holds) {
+      const why = margin < 0 ? '' : ', too little in hand for a computed crest';
+      return `${facts}${why}: ${output.filter === 'sine' ? '' : 'a sine filter, or '}a winding made for drives.`;
+    }
     if (output.by === 'case') return `${facts}.`;
     if (output.by === 'asked')
       return lineOf(v) >= neverAssumed

@@ -34,7 +34,7 @@ import { tellInput } from './input';
 import { tellPlacing } from './placing';
 import { commandLine, programOf } from './program';
 import { tellMotors, tellPulses } from './pulses';
-import { runCurve, stopCurve, tellStopping } from './stopping';
+import { runCurve, tellStop, tellStopping } from './stopping';
 
 type Remedy = NonNullable<Verdict['remedy']>;
 
@@ -147,7 +147,7 @@ export function tellDrive(
       waveform: drawn?.waveform ?? null,
       spectrum: drawn?.spectrum ?? null,
       run: subject.method === 'drive' ? runCurve(needs, subject) : null,
-      stop: stopping && subject.method === 'drive' ? stopCurve(stopping, settings) : null,
+      stop: stopping && subject.method === 'drive' ? tellStop(walk, stopping, settings) : null,
     },
     view: {
       command: commandLine(walk.input),

@@ -32,7 +32,7 @@ import {
   voltageLimits,
 } from '../../practice';
 
-import { q, writeQuantity } from '../../quantity';
+import { q, writeNumber, writeQuantity } from '../../quantity';
 import { drawnBy, type Drawn } from '../../runs';
 
 const simulated = model(
@@ -61,23 +61,23 @@ interface Spectrum {
   readonly fundamental: number;
 }
 
+/** A drive as its rectifier is asked for: W of its rating and of what it takes. */
+interface Asked {
+  readonly kind: RectifierKind | 'single-phase';
+  readonly choke: number;
+  readonly rated: number;
+  readonly power: number;
+  /** VA of the drive's rated current, which a choke's share is of. */
+  readonly apparent: number;
+}
+
 /** The same with the rectifier that draws it. */
 interface SpectrumDrawn extends Spectrum {
   readonly by: Drawn;
 }
 
 /** A drive's rectifier as drawn at a power of P W, of a drive for so many W rated. */
-function drawn(
-  { voltage, frequency, source }: At,
-  of: {
-    readonly kind: RectifierKind | 'single-phase';
-    readonly choke: number;
-    readonly rated: number;
-    readonly power: number;
-    /** VA of the drive's rated current, which a choke's share is of. */
-    readonly apparent: number;
-  },
-): SpectrumDrawn | undefined {
+function drawn({ voltage, frequency, source }: At, of: Asked): SpectrumDrawn | undefined {
   const base = (voltage * voltage) / of.power;
   const choke = of.choke * (of.power / of.apparent);
   const capacitor = 2 * Math.PI * frequency * usualCapacitance(of.rated, voltage) * base;
@@ -168,10 +168,11 @@ export function tellInput(
       assumed:
         choke > usualChoke(made)
           ? `by house rule: an input reactor of ${percent(choke)} with every drive`
-          : `not said: ${percent(choke)} (${usualChokeSource.title}; ${capacitanceSource.title})`,
+          : `not said: ${percent(choke)} (${usualChokeSource.title})`,
       holds: String(choke),
     }),
   });
+  if (kind !== 'active') tellCapacitor(walk, at, made);
   const full = drawn(at, { ...ask, power: (rated * count) / ((subject.efficiency.value ?? 0.9) * driveShareAtLoad) });
   if (full)
     w.stated('drive.ratedInput', 'A', q(full.fundamental * Math.hypot(1, full.by.distortion), 'A'), taken, {
@@ -195,6 +196,18 @@ export function tellInput(
     ]),
     spectrum: own.harmonics.map(([order, current]): [number, number] => [order, short(current)]),
   };
+}
+
+/** Which capacitor the rectifier is taken to have: its distortion goes by it. */
+function tellCapacitor({ w }: Walk, { voltage }: At, rated: number): void {
+  const micro = writeNumber(1e6 * usualCapacitance(rated, voltage));
+  w.fact(
+    'drive.capacitor',
+    'Capacitor of its bus',
+    `about ${micro} µF taken, the usual one; a lean one distorts less, its maker says which it has`,
+    capacitanceSource,
+    { fields: ['drive.rectifier', 'drive.choke'] },
+  );
 }
 
 const partOf = (kind: Exclude<RectifierKind, 'active'> | 'single-phase'): string =>

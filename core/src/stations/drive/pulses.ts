@@ -3,20 +3,21 @@ import { modelPrice } from '../../catalogue';
 import { filterNames, houseRule, model, outputFilters, type OutputFilter } from '../../contract';
 import { assumed, field, prescribed, exceeds } from '../../law';
 import {
+  brakedBus,
   catalogueSource,
   crestAt,
   crestFor,
-  brakedBus,
+  helps,
   judgedLine,
-  pulseRatingOf,
   motorsOn,
   numberOf,
   outputFor,
   overloadOfClass,
   percent,
+  pulseRatingOf,
   woundOf,
-  type Output,
   type Needs,
+  type Output,
   type Pulsed,
   type Subject,
   type Walk,
@@ -179,7 +180,8 @@ function judge({ w }: Walk, { line, rating, output, cable, edge, winding }: Judg
     w.finding(
       'drive.insulation',
       'caution',
-      `Behind the ${name} pulses still reach ${volts(crest)}, the winding bears ${volts(rating)}: ` +
+      `Behind the ${name} pulses still reach ${volts(crest)}, the winding bears ${volts(rating)}` +
+        (exceeds(crest, rating) ? ': ' : `, and so little in hand is none of a computed crest: `) +
         (filter === 'sine' ? 'a winding made for drives.' : 'a sine filter, or a winding made for it.'),
       { fields: ['drive.filter', 'place.cable.length'], figures },
     );
@@ -252,13 +254,14 @@ function compared(
       ...{ drop: 0, price: Math.round(drivePremium * (subject.motor?.priceIndex ?? modelPrice(pulsed.power, 4, 1))) },
       text: `bears ${volts(bears)}; ordered with the motor, or at its rewind`,
     });
+  const unfiltered = crestAt({ ...pulsed, filter: 'none' });
   const filters = outputFilters.map((filter) => {
     const peak = crestAt({ ...pulsed, line: judged(filter), filter });
     return {
       filter,
       name: filterNames[filter],
       peak: short(peak),
-      does: !exceeds(peak, rating),
+      does: filter === 'none' ? !exceeds(peak, rating) : helps(filter, peak, unfiltered, rating),
       drop: filterDrop[filter],
       price: Math.round(filter === 'sine' ? remedyPrice('sine-filter', bulk) : price[filter]),
       text:

@@ -29,6 +29,8 @@ import {
   stopOnDrive,
   torqueRatio,
   type DrivenMachine,
+  type DriveProgram,
+  type SimulatedStop,
   type Turning,
 } from '../../physics';
 import { driveClassSource, lossBraking } from '../../practice';
@@ -134,7 +136,9 @@ export function tellStopping(walk: Walk, needs: Needs, subject: Subject): Stoppi
       U_c: prescribed(q(machine.chopper, 'V'), driveClassSource),
       P_b: 'drive.brakingPower',
     });
-    w.stated('drive.brakingLeast', 'ohm', q(machine.trip / (1.2 * rated), 'ohm'), chopperSource, { symbol: 'R_min' });
+    w.stated('drive.brakingLeast', 'ohm', q(leastResistance({ trip: machine.trip, rated }), 'ohm'), chopperSource, {
+      symbol: 'R_min',
+    });
   }
   if (subject.method !== 'drive') return { ...told, time };
   const fields = ['drive.braking.time', 'drive.braking.kind'];
@@ -171,6 +175,7 @@ export function tellStopping(walk: Walk, needs: Needs, subject: Subject): Stoppi
   return { ...told, time };
 }
 
+const limited = model('Stop followed in time on the drive', 'as programmed, at its current limit');
 const chopperSource = commonPractice('A generic chopper carries about 120 % of the drive’s rated current');
 
 /** Share of its lifting power that a hoist gives back, where that alone is told: 0.85 each way (common practice). */
@@ -235,13 +240,63 @@ export function runCurve(needs: Needs, { motor }: Subject): DriveCurves['run'] {
   };
 }
 
-/** The stop followed with what is programmed. */
-export function stopCurve(stopping: Stopping, settings: readonly DriveSetting[]): DriveCurves['stop'] {
-  const { machine, speed, coast, time, load } = stopping;
+/** Ω below which a generic chopper of a drive carries no resistor. */
+const leastResistance = ({ trip, rated }: Pick<DrivenMachine, 'trip' | 'rated'>): number => trip / (1.2 * rated);
+
+/** A stop as it is programmed, until it stands, trips, or has taken ten minutes. */
+function followedToItsEnd({ machine, speed, coast, time, load }: Stopping, program: DriveProgram): SimulatedStop {
+  let about = time ?? Math.min(coast, 600);
+  for (;;) {
+    const stop = stopOnDrive(machine, program, speed, about, load);
+    if (stop.stopped !== undefined || stop.fault !== 'none' || about >= 200) return stop;
+    about *= 3;
+  }
+}
+
+/** A stop may take so much longer than was asked before anybody minds (common practice). */
+const lateBy = 1.05;
+
+/** Larger drives that are tried where one does not brake hard enough: × its rated current. */
+const larger = [1.1, 1.25, 1.5, 2, 2.5, 3] as const;
+
+/**
+ * The stop followed with what is programmed; where that takes longer than was asked its own time is what is told, with
+ * the drive that would do.
+ */
+export function tellStop({ w }: Walk, stopping: Stopping, settings: readonly DriveSetting[]): DriveCurves['stop'] {
+  const { machine, speed, time, load, kind } = stopping;
   const program = programFrom(Object.fromEntries(settings.map((s) => [s.id, s.number ?? NaN])));
   if (!program) return null;
-  const about = time ?? Math.min(coast, 600);
-  const stop = stopOnDrive(machine, program, speed, about, load);
+  const stop = followedToItsEnd(stopping, program);
+  const { stopped } = stop;
+  if (time !== undefined && kind !== 'dc' && stop.fault === 'none' && (stopped ?? Infinity) > lateBy * time) {
+    const takes = stopped === undefined ? undefined : seconds(Number(stopped.toPrecision(2)));
+    if (stopped !== undefined && takes !== undefined)
+      w.stated('drive.stopTime', 's', q(stopped, 's'), limited, {
+        ...{ symbol: 't_s', field: 'drive.braking.time', holds: seconds(time) },
+        text: `${takes}, ${seconds(time)} asked`,
+      });
+    const resistor = kind === 'chopper' ? w.figures.get('drive.brakingResistance') : undefined;
+    const does = larger.find((k) => {
+      const of = { ...machine, rated: k * machine.rated };
+      // What burns the peak must be no less than the chopper carries.
+      if (resistor && !reaches(resistor.value, leastResistance(of))) return false;
+      const then = stopOnDrive(of, { ...program, limit: k * program.limit }, speed, time, load);
+      return then.stopped !== undefined && then.stopped <= lateBy * time;
+    });
+    const rated = writeQuantity(q((does ?? 1) * machine.rated, 'A'), 'A');
+    w.finding(
+      'drive.stop-late',
+      'caution',
+      `Asked to stop in ${seconds(time)} it ${takes === undefined ? 'does not stop' : `takes ${takes}`}: at its ` +
+        `limit of ${writeQuantity(q(program.limit, 'A'), 'A')} it brakes no harder. ` +
+        (does === undefined
+          ? 'No drive of up to three times its current would do: give it the time, or a brake of its own.'
+          : `A drive of ${rated}${resistor ? ` with a resistor of ${resistor.text} at most` : ''} would do, or the ` +
+            'time it takes.'),
+      { fields: ['drive.braking.time'], figures: ['drive.stopTime', 'drive.ratedCurrent'] },
+    );
+  }
   const against = (column: Float64Array): Points => thin(stop.time, column);
   return {
     speed: against(stop.speed),
