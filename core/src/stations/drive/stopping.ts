@@ -1,6 +1,6 @@
 import type { DriveCurves, DriveSetting } from '../../case';
 import { commonPractice, model, type BrakingKind } from '../../contract';
-import { prescribed, reaches } from '../../law';
+import { prescribed, reaches, type Workings } from '../../law';
 import {
   brakingKindOf,
   driveOverload,
@@ -260,43 +260,56 @@ const lateBy = 1.05;
 const larger = [1.1, 1.25, 1.5, 2, 2.5, 3] as const;
 
 /**
+ * What a stop takes that takes longer than was asked; where the drive's limit is why, which drive and resistor would
+ * do. The rounded ends of a ramp take a little as well, by any drive.
+ */
+function tellLate(
+  w: Workings,
+  { machine, speed, time, load, kind }: Stopping & { readonly time: number },
+  program: DriveProgram,
+  stopped: number | undefined,
+): void {
+  const takes = stopped === undefined ? undefined : seconds(Number(stopped.toPrecision(2)));
+  if (stopped !== undefined && takes !== undefined)
+    w.stated('drive.stopTime', 's', q(stopped, 's'), limited, {
+      ...{ symbol: 't_s', field: 'drive.braking.time', holds: seconds(time) },
+      text: `${takes}, its ramp ${seconds(time)}`,
+    });
+  const by = (k: number): number =>
+    stopOnDrive({ ...machine, rated: k * machine.rated }, { ...program, limit: k * program.limit }, speed, time, load)
+      .stopped ?? Infinity;
+  const freely = by(larger.at(-1) ?? 1);
+  if (freely > 0.97 * (stopped ?? Infinity)) return;
+  const resistor = kind === 'chopper' ? w.figures.get('drive.brakingResistance') : undefined;
+  // What burns the peak must be no less than the chopper carries.
+  const carries = (k: number): boolean =>
+    !resistor || reaches(resistor.value, leastResistance({ ...machine, rated: k * machine.rated }));
+  const does = larger.find((k) => carries(k) && by(k) <= Math.max(lateBy * time, 1.02 * freely));
+  const rated = writeQuantity(q((does ?? 1) * machine.rated, 'A'), 'A');
+  w.finding(
+    'drive.stop-late',
+    'caution',
+    `Asked to stop in ${seconds(time)} it ${takes === undefined ? 'does not stop' : `takes ${takes}`}: at its ` +
+      `limit of ${writeQuantity(q(program.limit, 'A'), 'A')} it brakes no harder. ` +
+      (does === undefined
+        ? 'No drive of up to three times its current would do: give it the time, or a brake of its own.'
+        : `A drive of ${rated}${resistor ? ` with a resistor of ${resistor.text} at most` : ''} would do, or the ` +
+          'time it takes.'),
+    { fields: ['drive.braking.time'], figures: ['drive.stopTime', 'drive.ratedCurrent'] },
+  );
+}
+
+/**
  * The stop followed with what is programmed; where that takes longer than was asked its own time is what is told, with
  * the drive that would do.
  */
 export function tellStop({ w }: Walk, stopping: Stopping, settings: readonly DriveSetting[]): DriveCurves['stop'] {
-  const { machine, speed, time, load, kind } = stopping;
+  const { machine, time, kind } = stopping;
   const program = programFrom(Object.fromEntries(settings.map((s) => [s.id, s.number ?? NaN])));
   if (!program) return null;
   const stop = followedToItsEnd(stopping, program);
-  const { stopped } = stop;
-  if (time !== undefined && kind !== 'dc' && stop.fault === 'none' && (stopped ?? Infinity) > lateBy * time) {
-    const takes = stopped === undefined ? undefined : seconds(Number(stopped.toPrecision(2)));
-    if (stopped !== undefined && takes !== undefined)
-      w.stated('drive.stopTime', 's', q(stopped, 's'), limited, {
-        ...{ symbol: 't_s', field: 'drive.braking.time', holds: seconds(time) },
-        text: `${takes}, ${seconds(time)} asked`,
-      });
-    const resistor = kind === 'chopper' ? w.figures.get('drive.brakingResistance') : undefined;
-    const does = larger.find((k) => {
-      const of = { ...machine, rated: k * machine.rated };
-      // What burns the peak must be no less than the chopper carries.
-      if (resistor && !reaches(resistor.value, leastResistance(of))) return false;
-      const then = stopOnDrive(of, { ...program, limit: k * program.limit }, speed, time, load);
-      return then.stopped !== undefined && then.stopped <= lateBy * time;
-    });
-    const rated = writeQuantity(q((does ?? 1) * machine.rated, 'A'), 'A');
-    w.finding(
-      'drive.stop-late',
-      'caution',
-      `Asked to stop in ${seconds(time)} it ${takes === undefined ? 'does not stop' : `takes ${takes}`}: at its ` +
-        `limit of ${writeQuantity(q(program.limit, 'A'), 'A')} it brakes no harder. ` +
-        (does === undefined
-          ? 'No drive of up to three times its current would do: give it the time, or a brake of its own.'
-          : `A drive of ${rated}${resistor ? ` with a resistor of ${resistor.text} at most` : ''} would do, or the ` +
-            'time it takes.'),
-      { fields: ['drive.braking.time'], figures: ['drive.stopTime', 'drive.ratedCurrent'] },
-    );
-  }
+  if (time !== undefined && kind !== 'dc' && stop.fault === 'none' && (stop.stopped ?? Infinity) > lateBy * time)
+    tellLate(w, { ...stopping, time }, program, stop.stopped);
   const against = (column: Float64Array): Points => thin(stop.time, column);
   return {
     speed: against(stop.speed),
