@@ -99,9 +99,10 @@ describe('pulses on the bus of a chopper (house rule)', () => {
     });
   const judged = (over: Partial<CaseText> = {}): number => figure(lift(over), 'drive.peakJudged');
   it('a hoist’s chopper stands at 780 V: the pulses are that much higher than at a tenth over the motor’s voltage', () => {
+    const motor = { catalogue: 'na-tefc-15hp-4p' };
     const [bus, line] = [
-      judged({ drive: { filter: 'dv-dt' } }),
-      judged({ drive: { filter: 'dv-dt' }, rules: { brakedPulses: 'line' } }),
+      judged({ motor, drive: { filter: 'dv-dt' } }),
+      judged({ motor, drive: { filter: 'dv-dt' }, rules: { brakedPulses: 'line' } }),
     ];
     expect(Math.abs(bus / line / (780 / (Math.SQRT2 * 1.1 * 460)) - 1)).toBeLessThan(0.01);
     // Behind a sine filter the motor sees what the drive is told to give, and not the bus.
