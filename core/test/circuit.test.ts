@@ -125,6 +125,34 @@ describe('branch circuits worked from NFPA 70 (2023): 430.250, 430.22, 310.16, 4
     expect(figure(r, 'guard.ampacity')).toBeCloseTo(ampacity, 6);
   }); // prettier-ignore
 
+  // Worked backwards: 0.8 of what it carries is the largest table current; the rating that has it, and the next above.
+  it.each([
+    ['14 AWG', '460 V', at75, '10 hp', '15 hp'], ['12 AWG', '460 V', at75, '10 hp', '15 hp'],
+    ['10 AWG', '460 V', at75, '20 hp', '25 hp'], ['8 AWG', '460 V', at75, '30 hp', '40 hp'],
+    ['6 AWG', '460 V', at75, '40 hp', '50 hp'], ['4 AWG', '460 V', at75, '50 hp', '60 hp'],
+    ['3 AWG', '460 V', at75, '60 hp', '75 hp'], ['2 AWG', '460 V', at75, '60 hp', '75 hp'],
+    ['1 AWG', '460 V', at75, '75 hp', '100 hp'], ['1/0 AWG', '460 V', at75, '75 hp', '100 hp'],
+    ['2/0 AWG', '460 V', at75, '100 hp', '125 hp'], ['3/0 AWG', '460 V', at75, '125 hp', '150 hp'],
+    ['4/0 AWG', '460 V', at75, '150 hp', '200 hp'], ['250 kcmil', '460 V', at75, '150 hp', '200 hp'],
+    ['350 kcmil', '460 V', at75, '200 hp', '250 hp'], ['500 kcmil', '460 V', at75, '250 hp', '300 hp'],
+    ['10 AWG', '230 V', at75, '10 hp', '15 hp'], ['6 AWG', '230 V', at75, '15 hp', '20 hp'],
+    ['3 AWG', '230 V', at75, '30 hp', '40 hp'], ['2/0 AWG', '230 V', at75, '50 hp', '60 hp'],
+    ['8 AWG', '200 V', at75, '10 hp', '15 hp'], ['3 AWG', '200 V', at75, '25 hp', '30 hp'],
+    ['8 AWG', '575 V', at75, '30 hp', '40 hp'], ['1 AWG', '575 V', at75, '100 hp', '125 hp'],
+    // Aluminium 50, 120 and 180 A; .75 of 85 A; .8 of 65 A; .82 of 75 A; two of 150 A.
+    ['6 AWG', '460 V', { ...at75, material: 'aluminium' }, '30 hp', '40 hp'],
+    ['1/0 AWG', '460 V', { ...at75, material: 'aluminium' }, '75 hp', '100 hp'],
+    ['4/0 AWG', '460 V', { ...at75, material: 'aluminium' }, '100 hp', '125 hp'],
+    ['4 AWG', '460 V', { ...at75, ambient: '46 degC' }, '30 hp', '40 hp'],
+    ['6 AWG', '460 V', { ...at75, conductors: 6 }, '30 hp', '40 hp'],
+    ['6 AWG', '460 V', { ...at75, rating: '90 degC', ambient: '46 degC' }, '30 hp', '40 hp'],
+    ['1/0 AWG', '460 V', { ...at75, parallel: 2 }, '200 hp', '250 hp'],
+  ] as const)('%s at %s, %j, bears %s and no %s', (area, volts, cable, most, over) => {
+    const small = (power: string) => findingIds(northAmerican(power, volts, { cable: { ...cable, area } }));
+    expect(small(most)).not.toContain('guard.conductor-small');
+    expect(small(over)).toContain('guard.conductor-small');
+  }); // prettier-ignore
+
   it('terminals nobody spoke of are of 60 °C to 100 A, of 75 °C for design B, C and D and above (110.14(C)(1))', () => {
     const by = (power: string, designLetter?: string) => {
       const plate = { power, voltage: '460 V', current: '40 A', speed: '1765 rpm', frequency: '60 Hz' };
@@ -256,6 +284,25 @@ describe('cables worked from IEC 60364-5-52', () => {
     const r = european(`${current} A`, cable);
     expect(figure(r, 'guard.conductorArea')).toBe(area);
     expect(figure(r, 'guard.ampacity')).toBeCloseTo(ampacity, 6);
+  }); // prettier-ignore
+
+  // Worked backwards: what a size that lies there bears, and no two thousandths more.
+  it.each([
+    [1.5, {}, 17.5], [2.5, {}, 24], [4, { method: 'B1' }, 28], [6, { method: 'B2' }, 34], [10, { method: 'A1' }, 42],
+    [16, { method: 'A2' }, 52], [16, { method: 'D1' }, 64], [25, { method: 'D2' }, 92], [35, { method: 'E' }, 126],
+    [50, { method: 'F' }, 167], [240, { method: 'F' }, 485], [400, { method: 'F' }, 656],
+    [6, { insulation: 'xlpe' }, 52], [10, { method: 'E', insulation: 'xlpe' }, 75], [16, { material: 'aluminium' }, 59],
+    [25, { material: 'aluminium', insulation: 'xlpe', method: 'B1' }, 93],
+    // .87, .71, .82, .87 × .7, .8, .57, .82 of what they carry alone; beside each other .8, .7 and .7 (523.7).
+    [10, { ambient: '40 degC' }, 49.59], [16, { ambient: '50 degC' }, 53.96],
+    [16, { ambient: '50 degC', insulation: 'xlpe' }, 78.72], [10, { ambient: '40 degC', circuits: 3 }, 34.713],
+    [25, { circuits: 2 }, 76.8], [25, { method: 'B1', circuits: 6 }, 50.73],
+    [35, { method: 'E', circuits: 3, arrangement: 'single-layer' }, 103.32],
+    [50, { parallel: 2 }, 230.4], [70, { parallel: 2, circuits: 2 }, 257.6], [95, { parallel: 3 }, 468.3],
+  ] as const)('%d mm² laid %j bears %d A', (area, cable, bears) => {
+    const small = (amperes: number) => findingIds(european(`${amperes} A`, { ...cable, area: `${area} mm2` }));
+    expect(small(bears * 0.9999)).not.toContain('guard.conductor-small');
+    expect(small(bears * 1.002)).toContain('guard.conductor-small');
   }); // prettier-ignore
 
   it.each([
