@@ -45,6 +45,14 @@ describe('prices by time', () => {
     expect(r.figures['cost.oldPrice']?.assumed.map((a) => a.field)).toContain('speed.profile');
     expect(at(r, 'savedMoney')).toBeCloseTo(at(r, 'savedEnergy') * mean, 4);
   });
+  it('what stands once, what a year brings and what ten of them are worth, by hand', () => {
+    // 7 % over ten years: 7.0236; no ratchet, 500 of grant; maintenance off the year's money; one price for the new way.
+    const r = told({ tariff: [{ from: '00:00', to: '24:00', price: 0.16 }], incentive: 500, maintenance: 120 });
+    expect(at(r, 'presentFactor')).toBeCloseTo(7.0236, 4);
+    expect(at(r, 'once')).toBeCloseTo(-500, 9);
+    expect(at(r, 'benefit')).toBeCloseTo(at(r, 'savedMoney') - 120, 6);
+    expect(at(r, 'newPrice')).toBeCloseTo(0.16, 9);
+  });
   it('a row with times pays what holds then; the dear hours weigh more where most is saved', () => {
     const [day, night] = [
       { from: '06:00', to: '22:00', days: 'weekdays' as const },

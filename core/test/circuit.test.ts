@@ -318,6 +318,10 @@ describe('cables worked from IEC 60364-5-52', () => {
     expect(r.figures['guard.ampacity']).toBeUndefined();
     expect(r.findings.find((f) => f.id === 'guard.cable-beyond')).toMatchObject({ level: 'caution', fields: [path] });
   });
+  it('the factor for what lies beside it stands by itself: three .70, six .57 (B.52.17)', () => {
+    const factor = (cable: Cable) => figure(european('30 A', cable), 'guard.groupFactor');
+    expect([factor({}), factor({ circuits: 3 }), factor({ method: 'B1', circuits: 6 })]).toEqual([1, 0.7, 0.57]);
+  });
   it('earth: the phase’s to 16 mm², 16 to 35, half above (60364-5-54 Table 54.2)', () => {
     const earth = (current: number) => figure(european(`${current} A`), 'guard.earthArea');
     expect([earth(41), earth(75), earth(95), earth(118), earth(140), earth(180), earth(220)]).toEqual([

@@ -32,6 +32,13 @@ const value = (t: Told, id: string) => t.figures[id]?.value;
 const three = (a: number, b: number, c: number): Numbers => ({ current1: a, current2: b, current3: c });
 const volts = (a: number, b: number, c: number): Numbers => ({ voltage12: a, voltage23: b, voltage31: c });
 
+it('figures of a round by hand: unbalance from the mean, voltage over the plate’s, rise over the air', () => {
+  // 17, 17 and 14 A: 2 A of 16 from the mean; 380 V on 400; 61 °C in air of 20.
+  expect(value(told(three(17, 17, 14)), 'condition.currentUnbalance')).toBeCloseTo(0.125, 9);
+  expect(value(told(volts(380, 380, 380)), 'condition.voltageShare')).toBeCloseTo(0.95, 9);
+  expect(value(told({ temperature: 61, ambient: 20 }), 'condition.rise')).toBeCloseTo(41, 9);
+});
+
 describe('20 A on a plate of 17 A', () => {
   const bare = told({ current1: 20 });
   it('is over the plate, with the copper’s heat, and asks in order what to measure', () => {

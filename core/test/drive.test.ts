@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { physics, readCase, type CaseText, type Result } from '@pilgrim/core';
+import { physics, practice, readCase, type CaseText, type Result } from '@pilgrim/core';
 import { helps } from '../src/needs';
 import { figure, findingIds, solved, verdictOf } from './cases';
 
@@ -84,6 +84,19 @@ describe('what a drive draws from its supply', () => {
     const alone = american({ site: { current: '150 A' } });
     expect(figure(small, 'drive.demandDistortion')).toBeGreaterThan(figure(alone, 'drive.demandDistortion'));
   });
+  it('heat at its load is less than at full, a cable limit is the house rule’s, torque at the least speed the curve’s', () => {
+    const r = pump({}, on('10 m'));
+    // 1 % of what its motor takes always, 2 % with the load.
+    const share = figure(r, 'load.motorPower') / figure(r, 'choice.ratedPower');
+    expect(figure(r, 'drive.heatPart') / figure(r, 'drive.heat')).toBeCloseTo((1 + 2 * share) / 3, 2);
+    const at = (rules: CaseText['rules']) => figure(pump({}, on('10 m', { rules })), 'drive.cableLimit');
+    expect(at({ leadLength: '15 m' })).toBe(15);
+    const envelope = r.curves.drive?.envelope;
+    const near = envelope?.continuous.reduce((a, b) =>
+      Math.abs(b[0] - envelope.least) < Math.abs(a[0] - envelope.least) ? b : a,
+    );
+    expect(figure(r, 'drive.torqueLeast') / (near?.[1] ?? NaN)).toBeCloseTo(1, 1);
+  });
   it('says which capacitor it is taken to have: 40 µF for each kW at 400 V', () => {
     const said = (drive: Drive) => pump(drive).facts.find((f) => f.id === 'drive.capacitor')?.text;
     const micro = Number(/about (\d+) µF/.exec(said({ choke: 0.03 }) ?? '')?.[1]);
@@ -112,8 +125,36 @@ describe('what a drive draws from its supply', () => {
         { supply: { voltage: '400 V', frequency: '50 Hz', source: { kind: 'fault-level', current } } },
       );
     const of = (r: Result) => r.findings.filter((f) => f.figures.includes('drive.voltageDistortion'));
-    expect(of(from('0.6 kA'))).toHaveLength(1);
+    expect(of(from('0.6 kA')).map((f) => f.id)).toEqual(['drive.voltage-distortion']);
     expect(of(from('18 kA'))).toHaveLength(0);
+  });
+  it('on a source as weak as itself its choke and capacitor have no steady state, and none is made up', () => {
+    const from = (current: string) =>
+      pump(
+        { choke: 0.2 },
+        { supply: { voltage: '400 V', frequency: '50 Hz', source: { kind: 'fault-level', current } } },
+      );
+    expect(findingIds(from('60 A'))).toContain('drive.no-steady-state');
+    expect(from('60 A').figures['drive.currentDistortion']).toBeUndefined();
+    expect(findingIds(from('600 A'))).not.toContain('drive.no-steady-state');
+  });
+  it('a drive far larger than its motor cannot be set to guard it', () => {
+    const small = (current: string) =>
+      pump(
+        {},
+        {
+          plate: { power: '0.12 kW', voltage: '400 V', current, speed: '1380 rpm', frequency: '50 Hz' },
+          motor: { existing: true },
+          load: { machine: 'centrifugal-fan', demand: { kind: 'power', power: '0.1 kW', speed: '1380 rpm' } },
+        },
+      );
+    const times = (r: Result) => figure(r, 'drive.ratedCurrent') / figure(r, 'plate.connectedCurrent');
+    for (const current of ['0.3 A', '0.4 A', '0.5 A', '0.7 A', '1 A']) {
+      const r = small(current);
+      expect(findingIds(r).includes('drive.oversize'), current).toBe(times(r) > practice.farOversize.value);
+    }
+    expect(times(small('0.3 A'))).toBeGreaterThan(practice.farOversize.value);
+    expect(times(small('1 A'))).toBeLessThan(practice.farOversize.value);
   });
   it('a source nobody described takes the strictest row, and says so', () => {
     const r = pump({}, { supply: { voltage: '400 V', frequency: '50 Hz' } });

@@ -232,6 +232,11 @@ describe('a case', () => {
     expect(source({ control: 'throttle-valve' }, 'cost.oldRatio')).toBe('Typical centrifugal pump curve');
     expect(source({ curve }, 'cost.shaftRatio')).toBe('The machine’s own curve');
   });
+  it('what is kept is a share of what is asked, and a curve’s head stands against it', () => {
+    // 1.03 bar of the 2.942 bar that 30 m of water are; 28.9 m where 30 m are asked.
+    expect(figure(solved(pump({ keptPressure: '1.03 bar' })), 'speed.keptShare')).toBeCloseTo(1.03 / 2.942, 3);
+    expect(figure(solved(pump({ curve: with30('28.9 m') })), 'speed.curveHead')).toBeCloseTo(28.9 / 30, 3);
+  });
   it('least speed that lifts, and a lowest speed below it: both sides', () => {
     expect(figure(solved(pump({ staticFraction: 0.7 })), 'speed.leastLift')).toBeCloseTo(0.748, 3);
     expect(raised({ staticFraction: 0.7, min: 0.74 })).toContain('speed.below-lift');
