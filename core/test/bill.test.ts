@@ -46,7 +46,7 @@ describe('prices by time', () => {
     expect(at(r, 'savedMoney')).toBeCloseTo(at(r, 'savedEnergy') * mean, 4);
   });
   it('what stands once, what a year brings and what ten of them are worth, by hand', () => {
-    // 7 % over ten years: 7.0236; no ratchet, 500 of grant; maintenance off the year's money; one price for the new way.
+    // 7 % over ten years: 7.0236; no ratchet, 500 of grant; maintenance off the year's money; one price throughout.
     const r = told({ tariff: [{ from: '00:00', to: '24:00', price: 0.16 }], incentive: 500, maintenance: 120 });
     expect(at(r, 'presentFactor')).toBeCloseTo(7.0236, 4);
     expect(at(r, 'once')).toBeCloseTo(-500, 9);
