@@ -576,6 +576,8 @@ describe('the overload relay against the simulated start', () => {
       expect(figure(more, 'guard.tripClass')).toBeGreaterThanOrEqual(figure(less, 'guard.tripClass'));
     }
     expect(figure(light, 'guard.tripClass')).toBe(10);
+    // Class 10 at 7.2 × cold: 4 to 10 s (IEC 60947-4-1, Table 2).
+    expect([figure(light, 'guard.tripAtSeven'), said(light, 'guard.tripAtSeven')]).toEqual([10, '4 to 10 s']);
     expect(figure(heavier, 'guard.tripClass')).toBeGreaterThan(10);
   }); // prettier-ignore
   it('its share is the I²t of the run against the quickest of its class at 7.2 × (by the trace of the start)', () => {

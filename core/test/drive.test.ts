@@ -385,6 +385,10 @@ describe('speed, torque and stopping', () => {
         },
       );
     const gentle = figure(fan({ kind: 'ramp' }), 'drive.stopTime');
+    // What trips coasts, and is told so.
+    const tripped = fan({ kind: 'ramp', time: `${0.3 * gentle} s` });
+    expect(tripped.curves.drive?.stop?.fault).toBe('overvoltage');
+    expect(figure(tripped, 'drive.stopTime')).toBe(figure(tripped, 'drive.coastTime'));
     expect(level(fan({ kind: 'ramp', time: `${0.5 * gentle} s` }), 'drive.overvoltage')).toBe('caution');
     expect(findingIds(fan({ kind: 'ramp', time: `${1.5 * gentle} s` }))).not.toContain('drive.overvoltage');
     const chopper = fan({ kind: 'chopper', time: `${0.3 * gentle} s`, perHour: 6 });
@@ -402,6 +406,27 @@ describe('speed, torque and stopping', () => {
     const then = fan({ kind: 'chopper', time });
     expect(findingIds(then)).not.toContain('drive.stop-late');
     expect(figure(then, 'drive.stopTime') / ended(then)).toBeCloseTo(1, 1);
+  });
+  it('direct current leaves the energy in the rotor: twice what turns is twice of what it bears', () => {
+    const heat = (inertia: string) =>
+      figure(
+        pump(
+          { braking: { kind: 'dc' } },
+          {
+            motor: { catalogue: 'iec-ip55-ie3-22kW-4p' },
+            load: {
+              machine: 'centrifugal-fan',
+              inertia,
+              demand: { kind: 'power', power: '18 kW', speed: '1475 rpm' },
+            },
+          },
+        ),
+        'drive.stopHeat',
+      );
+    // The rotor's own inertia, some 0.2 kg·m², turns with both.
+    const ratio = heat('8 kg.m2') / heat('4 kg.m2');
+    expect(ratio).toBeGreaterThan(8.3 / 4.3);
+    expect(ratio).toBeLessThan(2);
   });
   it('a hoist lowering pumps back what it lifts less its losses, and is never left to coast', () => {
     const train = { kind: 'gearbox', ratio: 95, efficiency: 0.9 } as const;

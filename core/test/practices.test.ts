@@ -343,7 +343,7 @@ describe('currents at standstill', () => {
     // What a generic motor draws there is an estimate, in proportion, and says so.
     const { value, source } = na.lockedRotorCurrent(hp(250), 380, 50);
     expect(value).toBeCloseTo((1927 * 250) / 200, 6);
-    expect(source).toMatchObject({ kind: 'model', part: expect.stringContaining('200 hp') });
+    expect(source).toMatchObject({ kind: 'model', part: expect.stringContaining('in proportion to 200 hp') });
   });
   it('no limit where high efficiency has one of its own: designs NE and HE', () => {
     for (const letter of ['NE', 'NEY', 'HE']) expect(iec.design(letter, kW(11), 4)?.limitsCurrent).toBe(false);

@@ -278,6 +278,9 @@ describe('writing: three significant figures and a unit one can read', () => {
     [2.58, 'kW', '2.58 kW'],
     [1500, 'kW', '1500 kW'],
     [1234.56, 'money', '1235'],
+    [999_400, 'A2.s', '999000 A²·s'],
+    [1_322_500, 'A2.s', '1.32 × 10⁶ A²·s'],
+    [2.79e10, 'A2.s', '2.79 × 10¹⁰ A²·s'],
     [85.04, 'dB', '85 dB'],
     [12.5, '1/h', '12.5 an hour'],
   ] as const)('%d %s is "%s"', (number, unit, text) => expect(writeQuantity(number, unit)).toBe(text));

@@ -68,8 +68,8 @@ export function atNearestRating<C extends string>(
 }
 
 /** Source of what is taken from a table's end for a rating outside it. */
-export const beyond = (of: Source, end: number, unit: string): Source =>
-  model('Estimate outside a table', `taken as at ${end} ${unit}, where it ends: ${cite(of)}`);
+export const beyond = (of: Source, end: number, unit: string, taken: 'as at' | 'in proportion to' = 'as at'): Source =>
+  model('Estimate outside a table', `taken ${taken} ${end} ${unit}, where it ends: ${cite(of)}`);
 
 /** Value of the row of exactly this rating (within 1.1 %); tables do not speak of ratings between their rows. */
 export function exactly<C extends string, V>(of: Table<C, V>, rating: number, column: NoInfer<C>): V | undefined {

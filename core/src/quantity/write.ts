@@ -36,10 +36,17 @@ const habits: Partial<Record<UnitId, (value: number) => string>> = {
   // A life is not known beyond some twenty years of running.
   h: (v) => (v > longestLife ? `over ${longestLife.toLocaleString('en')}` : whole(v)),
   s: (v) => trim(writeNumber(v)),
-  'A2.s': (v) => String(Number(v.toPrecision(3))),
+  'A2.s': (v) => (v < 1e6 ? String(Number(v.toPrecision(3))) : tenPowers(v)),
   dB: (v) => trim(v.toFixed(1)),
   '1': pureNumber,
 };
+
+/** "2.79 × 10⁹": what no one reads in noughts. */
+const tenPowers = (v: number): string => {
+  const [digits = '', power = ''] = v.toExponential(2).split('e+');
+  return `${trim(digits)} × 10${[...power].map((d) => superscripts[Number(d)]).join('')}`;
+};
+const superscripts = '⁰¹²³⁴⁵⁶⁷⁸⁹';
 
 /**
  * Writes a value in its unit for people: `writeQuantity(2.71, 'N.m')` gives "2.71 N·m (2.00 lbf·ft)".

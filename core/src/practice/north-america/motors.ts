@@ -8,6 +8,7 @@ import {
   asEightPoles,
   atNearestRating,
   atRating,
+  beyond,
   cell,
   exactly,
   from4Poles,
@@ -293,8 +294,9 @@ const lockedRotorTable = (frequency: number) =>
 function lockedRotorAt(hp: number, voltage: number, frequency: number): Prescribed<number> {
   const { of, at } = lockedRotorTable(frequency);
   const found = atNearestRating(of, hp, 'A', 'hp');
-  const share = found === undefined || reachesRating(of, hp) ? 1 : hp / found.row;
-  return { value: ((found?.value ?? 0) * share * at) / voltage, source: found?.source ?? of.source };
+  if (!found || reachesRating(of, hp)) return { value: ((found?.value ?? 0) * at) / voltage, source: of.source };
+  const source = beyond(of.source, found.row, 'hp', 'in proportion to');
+  return { value: ((found.value * hp) / found.row) * (at / voltage), source };
 }
 
 /** hp from which the table of usual ratings begins; smaller ones have their own. */

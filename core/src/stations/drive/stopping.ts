@@ -308,6 +308,12 @@ export function tellStop({ w }: Walk, stopping: Stopping, settings: readonly Dri
   const program = programFrom(Object.fromEntries(settings.map((s) => [s.id, s.number ?? NaN])));
   if (!program) return null;
   const stop = followedToItsEnd(stopping, program);
+  // What trips turns on by itself, as long as it coasts.
+  if (time !== undefined && stop.fault !== 'none' && Number.isFinite(stopping.coast))
+    w.stated('drive.stopTime', 's', q(stopping.coast, 's'), followed, {
+      ...{ symbol: 't_s', field: 'drive.braking.time', holds: seconds(time) },
+      text: `${seconds(stopping.coast)}, coasting: its ramp of ${seconds(time)} trips`,
+    });
   if (time !== undefined && kind !== 'dc' && stop.fault === 'none' && (stop.stopped ?? Infinity) > lateBy * time)
     tellLate(w, { ...stopping, time }, program, stop.stopped);
   const against = (column: Float64Array): Points => thin(stop.time, column);
