@@ -15,7 +15,7 @@ import {
   type Suggestion,
   type UnitOf,
 } from '../contract';
-import { clip, isMoney, q, trim, writeMoney, writeNumber, writeQuantity, type Q, type UnitId } from '../quantity';
+import { clip, isMoney, q, trim, writeMoney, writeQuantity, type Q, type UnitId } from '../quantity';
 import { outside, type Arguments, type Law, type Takes } from './law';
 import { rangeText } from './range';
 
@@ -89,7 +89,9 @@ export class Workings {
 
   /** The same of a figure, as people say it. */
   #said(id: FigureId, value: number, unit: UnitId): string {
-    return isSaidInPercent(id) ? `${trim(writeNumber(100 * value))} %` : this.#written(value, unit);
+    if (!isSaidInPercent(id)) return this.#written(value, unit);
+    const percent = Math.abs(100 * value);
+    return `${percent < 100 ? trim((100 * value).toFixed(percent < 10 ? 2 : 1)) : Math.round(100 * value)} %`;
   }
 
   /** From here on, what is written belongs to this station. */
