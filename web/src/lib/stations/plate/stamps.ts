@@ -63,7 +63,7 @@ export const moreStamps: readonly Stamp[] = [
   of('efficiencyMinimum', 'MIN EFF', 'share', '92.4', { long: 'Guaranteed efficiency' }),
   of('efficiencyThreeQuarter', '¾ EFF', 'share', '93.6', { long: 'Efficiency at three quarters load' }),
   of('efficiencyHalf', '½ EFF', 'share', '92.4', { long: 'Efficiency at half load' }),
-  of('breakdownTorque', 'BREAKDOWN', 'number', '2.4', { long: 'Breakdown torque ÷ rated torque' }),
+  of('breakdownTorque', 'BD TORQUE', 'number', '2.4', { long: 'Breakdown torque ÷ rated torque' }),
   of('temperatureRise', 'RISE', 'quantity', '80 K', { dimension: 'temperatureRise', long: 'Temperature rise' }),
   of('riseClass', 'RISE CL', 'text', 'B', { long: 'Class of the rise' }),
   of('altitude', 'ALT', 'quantity', '1000 m', { dimension: 'length', long: 'Altitude' }),
