@@ -5,11 +5,12 @@
   import { draftedStudies } from '$lib/desk/drafts';
   import { errandWords } from '$lib/ui/options';
   import { onMount, untrack } from 'svelte';
-  import { goto, invalidateAll } from '$app/navigation';
+  import { goto } from '$app/navigation';
   import { resolve } from '$app/paths';
   import type { PlantPage, PlantRow } from '$lib/plant/rows';
   import FilePick from '$lib/ui/FilePick.svelte';
   import PlantList from '$lib/plant/PlantList.svelte';
+  import { reload } from '$lib/ui/reload';
 
   let { data } = $props();
   let query = $state(untrack(() => data.asked.find));
@@ -143,7 +144,7 @@
     message = answer.ok
       ? `${file.name} was taken.`
       : `${answer.problem.title ?? 'Not taken'}: ${answer.problem.detail ?? 'the file is not a position'}`;
-    if (answer.ok) await invalidateAll();
+    if (answer.ok) await reload();
   }
 </script>
 

@@ -2,12 +2,13 @@
   import { Button, Input, Select, Table } from 'flowbite-svelte';
   import type { nameplate } from '@pilgrim/core';
   import { changeOnShelf, dropCombinations, listAsCsv, takeOffShelf } from '$lib/api';
-  import { goto, invalidateAll } from '$app/navigation';
+  import { goto } from '$app/navigation';
   import { resolve } from '$app/paths';
   import { saveFile } from '$lib/files/save';
   import Group from '$lib/ui/Group.svelte';
   import ListImport from '$lib/lists/ListImport.svelte';
   import PlateToShelf from '$lib/shelf/PlateToShelf.svelte';
+  import { reload } from '$lib/ui/reload';
 
   let { data } = $props();
   const shownAtOnce = 200;
@@ -22,7 +23,7 @@
 
   async function changed(text: string): Promise<void> {
     message = text;
-    await invalidateAll();
+    await reload();
   }
   async function put(id: string, name: string, change: nameplate.ShelfChange): Promise<void> {
     const answer = await changeOnShelf(id, plant?.shelfVersion ?? 0, change);

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { format } from 'date-fns/format';
   import { Button, Table } from 'flowbite-svelte';
-  import { invalidateAll } from '$app/navigation';
   import { resolve } from '$app/paths';
   import { restorePosition } from '$lib/api';
+  import { reload } from '$lib/ui/reload';
 
   let { data } = $props();
   let back: { readonly id: string; readonly name: string } | null = $state.raw(null);
@@ -13,7 +13,7 @@
     const answer = await restorePosition(p.id, p.version);
     back = answer.ok ? p : null;
     message = answer.ok ? '' : `${p.name} was not brought back: ${answer.problem.title ?? 'try again'}.`;
-    await invalidateAll();
+    await reload();
   }
 </script>
 

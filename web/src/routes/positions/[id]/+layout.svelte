@@ -4,7 +4,7 @@
   import { removePosition, restorePosition, startPosition } from '$lib/api';
   import { author, setAuthor, unnamed } from '$lib/desk/carried';
   import { onMount, tick, untrack } from 'svelte';
-  import { goto as navigate, invalidateAll } from '$app/navigation';
+  import { goto as navigate } from '$app/navigation';
   import { resolve } from '$app/paths';
   import { page } from '$app/state';
   import { formatDistanceToNow } from 'date-fns/formatDistanceToNow';
@@ -23,6 +23,7 @@
   import { nameStamps } from '$lib/stations/plate/stamps';
   import { findHere, type Findable } from '$lib/desk/find.svelte';
   import Conflict from '$lib/desk/Conflict.svelte';
+  import { reload } from '$lib/ui/reload';
   import { toasts } from '$lib/ui/toasts.svelte';
   import { provideGoto } from '$lib/desk/goto';
   import Hint from '$lib/ui/Hint.svelte';
@@ -110,6 +111,8 @@
       desk.message = 'Not deleted: it was changed in between. Reload and try again.';
       return;
     }
+    // The list stands before the way back is offered: what the way back loads would end a navigation under way.
+    await navigate(resolve('/'), { invalidateAll: true });
     toasts.told = {
       text: `${tag} ${name} is in the trash.`,
       act: {
@@ -118,11 +121,10 @@
           // Going into the trash made its next version.
           const { ok } = await restorePosition(id, version + 1);
           toasts.told = { text: ok ? `${tag} ${name} is back.` : 'It was not brought back: look into the trash.' };
-          await invalidateAll();
+          await reload();
         },
       },
     };
-    await navigate(resolve('/'), { invalidateAll: true });
   }
 
   untrack(() => nameStamps(data.head?.caseText.practice !== 'north-america'));
@@ -182,7 +184,7 @@
     await desk.save(why.trim());
     if (desk.state === 'saved') why = '';
     // The history shows what was saved just now.
-    if (visited === null) await invalidateAll();
+    if (visited === null) await reload();
   }
 
   /** On a narrow screen, whether what is seldom done stands open. */
