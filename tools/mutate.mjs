@@ -8,53 +8,9 @@ import { join, relative } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { Stryker } from '@stryker-mutator/core';
 import { Instrumenter } from '@stryker-mutator/instrumenter';
+import { areaOf, areas } from './mutate.areas.mjs';
 import { short } from './mutate.reporter.mjs';
 
-/**
- * Areas with the tests that are asked. Others would kill some more, so a score is a lower bound; all of them take
- * hours.
- */
-const areas = {
-  quantity: ['quantity', 'workings'],
-  practice: ['practice', 'practices', 'tables', 'frames', 'guard', 'laws', 'formulas', 'replacement'],
-  runs: ['runs', 'tried', 'plans', 'figures', 'start'],
-  physics: [
-    ...['machine', 'fit', 'operating', 'runup', 'transient', 'laws', 'formulas', 'load', 'log', 'figures', 'start'],
-    ...['detail', 'startView', 'outside', 'properties'],
-  ],
-  judge: [
-    ...['verdicts', 'choice', 'firstChoice', 'beside', 'trade', 'known', 'practice', 'judgement', 'special', 'start'],
-    ...[
-      'judgeParts',
-      'judgeCures',
-      'judgeSays',
-      'search',
-      'findings',
-      'history',
-      'columns',
-      'judgeTell',
-      'hazard',
-      'plateSupply',
-    ],
-  ],
-  needs: ['needs', 'choice', 'firstChoice', 'judgement', 'stations', 'figures', 'load', 'special', 'start'],
-  stations: [
-    ...[
-      'stations',
-      'detail',
-      'findings',
-      'figures',
-      'told',
-      'lean',
-      'startView',
-      'plates',
-      'plateSupply',
-      'load',
-      'guard',
-    ],
-    ...['start', 'outside', 'replacement', 'history', 'hazard', 'special', 'firstChoice', 'beside', 'trade', 'known'],
-  ],
-};
 const [path, count = '320', seed = '1', from = '0'] = process.argv.slice(2);
 const mutator = { excludedMutations: ['StringLiteral'] };
 
@@ -104,9 +60,10 @@ const filesIn = (folder) =>
 
 async function mutate(area) {
   const at = join('core/src', area);
-  const files = at.endsWith('.ts') ? [at] : filesIn(at);
+  const of = areaOf(area);
+  const files = at.endsWith('.ts') ? [at] : filesIn(at).filter((f) => areaOf(relative('core/src', f)) === of);
   if (files.length === 0) return undefined;
-  process.env.PILGRIM_MUTATE_TESTS = (areas[area.split('/')[0]] ?? []).join(',');
+  process.env.PILGRIM_MUTATE_TESTS = (areas[of] ?? []).join(',');
   const all = await listed(files);
   await onlySampled(new Set([...new Set(all)].sort().slice(Number(from), Number(count))));
   const results = await new Stryker({

@@ -1,5 +1,6 @@
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
+import { notAsked } from './mutate.areas.mjs';
 import { BaseSequencer, type TestSpecification } from 'vitest/node';
 
 /** Files whose tests take seconds each: after all others, for a mutant is dropped at the first test that fails. */
@@ -16,14 +17,13 @@ class QuickFirst extends BaseSequencer {
 const asked = (process.env.PILGRIM_MUTATE_TESTS ?? '').split(',').filter(Boolean);
 
 /**
- * The tests of core as mutation testing runs them: on the sources beside this file, without what takes a bundle,
- * and without random cases, so that a score says what the named tests see.
+ * The tests of core as mutation testing runs them: on the sources beside this file.
  */
 export default defineConfig({
   resolve: { alias: { '@pilgrim/core': fileURLToPath(new URL('../core/src/index.ts', import.meta.url)) } },
   test: {
     include: asked.length > 0 ? asked.map((name) => `core/test/${name}.test.ts`) : ['core/test/*.test.ts'],
-    exclude: ['command', 'fuzz', 'house', 'properties'].map((name) => `core/test/${name}.test.ts`),
+    exclude: notAsked.map((name) => `core/test/${name}.test.ts`),
     isolate: false,
     sequence: { sequencer: QuickFirst },
     testTimeout: 60_000,

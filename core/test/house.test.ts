@@ -3,6 +3,7 @@ import { dirname, join, normalize } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import ts from 'typescript';
 import { demandKinds, readCase, supplyKinds } from '@pilgrim/core';
+import { areaOf, areas, notAsked } from '../../tools/mutate.areas.mjs';
 
 const src = join(import.meta.dirname, '..', 'src');
 const files = readdirSync(src, { recursive: true, encoding: 'utf8' }).filter((f) => f.endsWith('.ts'));
@@ -54,4 +55,13 @@ describe('the open formats’ words stand once', () => {
     expect(refusedAt({ load: { demand: { kind: 'guess' } } })).toContain('load.demand.kind');
     expect(refusedAt({ supply: { source: { kind: 'guess' } } })).toContain('supply.source.kind');
   });
+});
+
+it('mutation testing knows all of core: every folder is an area, every test is asked by one', () => {
+  const folders = readdirSync(src, { withFileTypes: true }).flatMap((f) => (f.isDirectory() ? [f.name] : []));
+  expect(folders.filter((f) => areaOf(f) === undefined)).toEqual([]);
+  const asked = new Set(Object.values(areas).flat());
+  const tests = readdirSync(import.meta.dirname).flatMap((f) => (f.endsWith('.test.ts') ? [f.slice(0, -8)] : []));
+  expect(tests.filter((t) => !asked.has(t) && !notAsked.includes(t))).toEqual([]);
+  expect([...asked].filter((t) => !tests.includes(t))).toEqual([]);
 });
