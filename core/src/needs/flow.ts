@@ -12,19 +12,22 @@ export const bySpeed: FlowWay = { kind: 'speed' };
 /**
  * Where machine and system meet for a share of full flow, by a way of control; all ÷ the demand's shaft power. A
  * machine whose torque does not go with the square of speed moves flow with speed: what it gives is shaft power less
- * its own share of loss.
+ * its own share of loss, and nothing that holds its flow asks less of it.
  */
 export function pointOf({ load, speed }: Flowing, way: FlowWay, flow: number): FlowPoint {
   const { machine, system } = speed.flow;
   if (load.shape.kind === 'quadratic') return flowPoint(machine, system, way, flow);
   const driven = speedRatio(load.shape, flow);
-  const work = machine.efficiency * driven;
   const turns = way.kind === 'speed' ? flow : way.kind === 'two-speed' && flow <= way.low ? way.low : 1;
+  const held = (): number => flowPoint(machine, { ...system, machines: 1 }, way, flow).shaft;
   const shaft =
     way.kind === 'speed' || way.kind === 'two-speed'
       ? speedRatio(load.shape, turns)
-      : flowPoint(machine, { ...system, machines: 1 }, way, flow).shaft;
-  const control = machine.efficiency * Math.max(0, shaft - driven);
+      : way.kind === 'on-off'
+        ? held()
+        : Math.max(driven, held());
+  const work = machine.efficiency * Math.min(driven, shaft);
+  const control = machine.efficiency * shaft - work;
   return { speed: turns, flow, head: 1, shaft, share: 1, work, control, machine: shaft - work - control };
 }
 

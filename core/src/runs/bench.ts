@@ -69,6 +69,7 @@ function prepared(needs: Needs, motor: Motor, method: Method | undefined): Bench
       torque: load.torque,
       speed: load.speed,
       ...runUpLoad(load),
+      working: load.shape,
       breakaway: load.torque * load.breakaway,
     },
     stallTime: start.stallTime,

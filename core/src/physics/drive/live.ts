@@ -315,9 +315,10 @@ export class LiveDrive {
     for (let i = 0; i < steps; i++) this.#step(seconds / steps);
   }
 
-  /** The machine turns already. r/min. */
-  turning(speed: number): void {
+  /** The machine turns already. r/min; `loaded`: with its load on it, not as it starts. */
+  turning(speed: number, loaded = this.#loaded): void {
     this.#speed = speed;
+    this.#loaded = loaded;
   }
 
   #rectified(): number {
@@ -357,7 +358,9 @@ export class LiveDrive {
   /** N·m of the machine at n r/min. */
   #resists(n: number): number {
     const { load } = this.machine;
-    const torque = this.#loaded ? load.torque * torqueRatio(load.shape, n / load.speed) : startTorqueAt(load, n);
+    const torque = this.#loaded
+      ? load.torque * torqueRatio(load.working ?? load.shape, n / load.speed)
+      : startTorqueAt(load, n);
     return this.#spoiling.load * torque;
   }
 

@@ -10,7 +10,9 @@ export interface SimulatedStop {
   readonly bus: Float64Array;
   readonly resistor: Float64Array;
   readonly fault: DriveFault;
-  /** s to standstill; undefined where it trips or still turns after ten minutes. */
+  /** s until it stands, tripped or not; undefined where it still turns after ten minutes. */
+  readonly stands: number | undefined;
+  /** The same where it stands as it was programmed; undefined where it trips. */
   readonly stopped: number | undefined;
 }
 
@@ -35,6 +37,7 @@ export function stopOnDrive(
   const f = (n * machine.circuit.frequency) / machine.circuit.ratedSpeed;
   const range = program.greatestFrequency - program.leastFrequency;
   drive.order({ run: true, reference: range > 0 ? (f - program.leastFrequency) / range : 1 });
+  drive.turning(n, true);
   drive.advance(0.01);
   const from = drive.reading.time;
   drive.order({ run: false });
@@ -64,5 +67,6 @@ export function stopOnDrive(
     resistor: resistor ?? none,
     fault,
     stopped: fault === 'none' ? stopped : undefined,
+    stands: stopped,
   };
 }

@@ -22,24 +22,25 @@ export interface Stop {
 
 const rad = Math.PI / 30;
 const parts = 400;
-/** Speed ÷ its first at which a machine that runs out counts as standing. */
-export const standing = 0.02;
+/** Speed ÷ its first below which what holds a machine that runs out no longer changes. */
+const creeping = 0.001;
 
 /**
- * Seconds in which the machine runs out by itself, with `drag` N·m of its bearings and fan; Infinity where nothing
+ * Seconds until the machine stands that runs out by itself, with `drag` N·m of its bearings and fan; Infinity where nothing
  * holds it.
  */
 export function coastTime({ inertia, speed, load }: Turning, drag: (n: number) => number): number {
   let time = 0;
   // In equal steps of the logarithm: a fan's last turns are the long ones.
-  const ratio = standing ** (1 / parts);
-  for (let i = 0, n = speed; i < parts; i++, n *= ratio) {
+  const ratio = creeping ** (1 / parts);
+  let n = speed;
+  for (let i = 0; i < parts; i++, n *= ratio) {
     const mid = n * Math.sqrt(ratio);
     const torque = load(mid) + drag(mid);
     if (!(torque > 0)) return Infinity;
     time += (inertia * rad * n * (1 - ratio)) / torque;
   }
-  return time;
+  return time + (inertia * rad * n) / (load(n) + drag(n));
 }
 
 /**

@@ -89,9 +89,14 @@ export function runOnDrive(spec: DriveSpec): Run {
     able[i] = p.torque;
   }
   // As long as the ramp, or as torque at the limit takes where that is longer.
-  let spare = Infinity;
-  for (let i = 0; i <= limits; i++) spare = Math.min(spare, (able[i] ?? 0) - startTorqueAt(load, (goal * i) / limits));
-  const byTorque = spare > 0 ? Math.min(longest, (inertia * goal * pi) / 30 / spare) : 0;
+  const spare = Array.from(able, (torque, i) => torque - startTorqueAt(load, (goal * i) / limits));
+  const each = (inertia * ((goal / limits) * pi)) / 30;
+  const byTorque = spare.every((torque) => torque > 0)
+    ? Math.min(
+        longest,
+        spare.slice(1).reduce((time, torque, i) => time + (2 * each) / (torque + (spare[i] ?? 0)), 0),
+      )
+    : 0;
   const horizon = Math.min(longest, Math.max(2 * rising + 5, 4 * rising, 1.5 * byTorque + 5));
   const h = Math.max(rising / rows, byTorque / (4 * rows), horizon / 5000);
   const most = Math.ceil(horizon / h);

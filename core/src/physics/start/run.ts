@@ -7,6 +7,8 @@ export interface StartLoad {
   readonly torque: number;
   readonly speed: number;
   readonly shape: LoadShape;
+  /** Its shape at work, where its run-up has another. */
+  readonly working?: LoadShape;
   /** Torque while running up ÷ torque of the shape. */
   readonly startRatio: number;
   readonly breakaway: number;

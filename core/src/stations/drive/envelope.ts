@@ -132,14 +132,8 @@ function tellLeast(walk: Walk, needs: Needs, subject: Subject, of: Heated | unde
     });
   const least = w.value('drive.minSpeed');
   if (of && asked > 0 && needs.speed.variable) {
-    const s = Math.min(1, asked / of.speed);
-    w.stated(
-      'drive.torqueLeast',
-      'N.m',
-      q(continuousTorque(of.heat, s) * (of.power / (of.speed * rad)), 'N.m'),
-      thermal,
-      { symbol: 'T_c', field: 'speed.min' },
-    );
+    const carried = continuousTorque(of.heat, asked / of.speed) * (of.power / (of.speed * rad));
+    w.stated('drive.torqueLeast', 'N.m', q(carried, 'N.m'), thermal, { symbol: 'T_c', field: 'speed.min' });
   }
   const figures = ['drive.minSpeed'] as const;
   if (!blown && needs.speed.variable && least !== undefined && !reaches(asked, least))

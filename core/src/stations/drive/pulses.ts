@@ -216,7 +216,8 @@ function judge({ w }: Walk, { line, rating, output, cable, edge, winding }: Judg
 
 function curveOf(pulsed: Pulsed, permitted: number, at: number | undefined): DriveCurves['pulses'] {
   const most = Math.max(1.5 * pulsed.length, 20);
-  const lengths = Array.from({ length: points }, (_, i) => (most * (i + 1)) / points);
+  const even = Array.from({ length: points }, (_, i) => (most * (i + 1)) / points);
+  const lengths = at === undefined ? even : [...new Set([...even, at])].sort((a, b) => a - b);
   const along = (filter: Pulsed['filter']): [number, number][] =>
     lengths.map((length) => [short(length), short(crestAt({ ...pulsed, filter, length }))]);
   return {

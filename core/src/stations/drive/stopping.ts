@@ -72,7 +72,8 @@ export function tellStopping(walk: Walk, needs: Needs, subject: Subject): Stoppi
   };
   const drag = (n: number): number => machine.drag + (n > 0 ? frictionAt(bench.circuit, n) / (n * rad) : 0);
   const coast = coastTime(turning, drag);
-  if (Number.isFinite(coast) && coast < 1e5)
+  // What hangs falls; only its brake stops it.
+  if (!hoist && Number.isFinite(coast) && coast < 1e5)
     w.stated('drive.coastTime', 's', q(coast, 's'), followed, { symbol: 't_c', field: 'load.inertia' });
   const byLosses = (n: number): number => lossTorque(lossBraking.value * power, bench.ratedTorque, n);
   const gentle = quickestRamp(turning, byLosses, drag);
@@ -82,7 +83,7 @@ export function tellStopping(walk: Walk, needs: Needs, subject: Subject): Stoppi
   const raising = load.torque * load.speed * rad;
   const told = { kind, speed, coast, machine, load: lowering.shaft > 0 ? -lowering.shaft / raising : 1 };
   if (kind === 'coast') {
-    if (Number.isFinite(coast)) w.stated('drive.stopTime', 's', q(coast, 's'), followed, { symbol: 't_s' });
+    if (!hoist && Number.isFinite(coast)) w.stated('drive.stopTime', 's', q(coast, 's'), followed, { symbol: 't_s' });
     if (hoist)
       w.finding(
         'drive.braking',
@@ -306,16 +307,24 @@ function tellLate(
 export function tellStop({ w }: Walk, stopping: Stopping, settings: readonly DriveSetting[]): DriveCurves['stop'] {
   const { machine, time, kind } = stopping;
   const program = programFrom(Object.fromEntries(settings.map((s) => [s.id, s.number ?? NaN])));
-  if (!program) return null;
+  // What hangs and is let go has no stop to follow.
+  if (!program || (kind === 'coast' && machine.hangs)) return null;
   const stop = followedToItsEnd(stopping, program);
-  // What trips turns on by itself, as long as it coasts.
-  if (time !== undefined && stop.fault !== 'none' && Number.isFinite(stopping.coast))
-    w.stated('drive.stopTime', 's', q(stopping.coast, 's'), followed, {
+  // What trips turns on by itself until it stands, or its holding brake takes it.
+  const stands = stop.stands ?? stopping.coast;
+  if (time !== undefined && stop.fault !== 'none' && Number.isFinite(stands))
+    w.stated('drive.stopTime', 's', q(stands, 's'), followed, {
       ...{ symbol: 't_s', field: 'drive.braking.time', holds: seconds(time) },
-      text: `${seconds(stopping.coast)}, coasting: its ramp of ${seconds(time)} trips`,
+      text: `${seconds(stands)}, ${machine.hangs ? 'held by its brake' : 'coasting'}: its ramp of ${seconds(time)} trips`,
     });
-  if (time !== undefined && kind !== 'dc' && stop.fault === 'none' && (stop.stopped ?? Infinity) > lateBy * time)
-    tellLate(w, { ...stopping, time }, program, stop.stopped);
+  if (time !== undefined && kind !== 'dc' && stop.fault === 'none') {
+    if ((stop.stopped ?? Infinity) > lateBy * time) tellLate(w, { ...stopping, time }, program, stop.stopped);
+    else if (stop.stopped !== undefined && stop.stopped < time / lateBy)
+      w.stated('drive.stopTime', 's', q(stop.stopped, 's'), limited, {
+        ...{ symbol: 't_s', field: 'drive.braking.time', holds: seconds(time) },
+        text: `${seconds(stop.stopped)}, its load ahead of the ramp of ${seconds(time)}`,
+      });
+  }
   const against = (column: Float64Array): Points => thin(stop.time, column);
   return {
     speed: against(stop.speed),
