@@ -4,7 +4,19 @@ import { notAsked } from './mutate.areas.mjs';
 import { BaseSequencer, type TestSpecification } from 'vitest/node';
 
 /** Files whose tests take seconds each: after all others, for a mutant is dropped at the first test that fails. */
-const slow = ['choice', 'runup', 'transient', 'fit', 'special', 'start'];
+const slow = [
+  'choice',
+  'runup',
+  'transient',
+  'fit',
+  'special',
+  'start',
+  'bill',
+  'drive',
+  'circuit',
+  'trade',
+  'firstChoice',
+];
 
 class QuickFirst extends BaseSequencer {
   override sort(files: TestSpecification[]): Promise<TestSpecification[]> {

@@ -47,7 +47,8 @@ export interface Stopping {
   readonly kind: BrakingKind;
   readonly speed: number;
   readonly time: number | undefined;
-  readonly coast: number;
+  /** s it turns on by itself from so many r/min; Infinity where nothing holds it. */
+  readonly runsOut: (speed: number) => number;
   readonly machine: DrivenMachine;
   /** × the load while it stops: below 0 where it drives, as what is lowered does. */
   readonly load: number;
@@ -71,7 +72,8 @@ export function tellStopping(walk: Walk, needs: Needs, subject: Subject): Stoppi
     load: (n) => load.torque * torqueRatio(load.shape, n / load.speed),
   };
   const drag = (n: number): number => machine.drag + (n > 0 ? frictionAt(bench.circuit, n) / (n * rad) : 0);
-  const coast = coastTime(turning, drag);
+  const runsOut = (from: number): number => coastTime({ ...turning, speed: from }, drag);
+  const coast = runsOut(speed);
   // What hangs falls; only its brake stops it.
   if (!hoist && Number.isFinite(coast) && coast < 1e5)
     w.stated('drive.coastTime', 's', q(coast, 's'), followed, { symbol: 't_c', field: 'load.inertia' });
@@ -81,7 +83,7 @@ export function tellStopping(walk: Walk, needs: Needs, subject: Subject): Stoppi
   const kind = brakingKindOf(input.drive, hoist);
   const lowering = hoist ? loweringOf(walk, machine, load.speed) : { shaft: 0, returned: 0 };
   const raising = load.torque * load.speed * rad;
-  const told = { kind, speed, coast, machine, load: lowering.shaft > 0 ? -lowering.shaft / raising : 1 };
+  const told = { kind, speed, runsOut, machine, load: lowering.shaft > 0 ? -lowering.shaft / raising : 1 };
   if (kind === 'coast') {
     if (!hoist && Number.isFinite(coast)) w.stated('drive.stopTime', 's', q(coast, 's'), followed, { symbol: 't_s' });
     if (hoist)
@@ -245,8 +247,8 @@ export function runCurve(needs: Needs, { motor }: Subject): DriveCurves['run'] {
 const leastResistance = ({ trip, rated }: Pick<DrivenMachine, 'trip' | 'rated'>): number => trip / (1.2 * rated);
 
 /** A stop as it is programmed, until it stands, trips, or has taken ten minutes. */
-function followedToItsEnd({ machine, speed, coast, time, load }: Stopping, program: DriveProgram): SimulatedStop {
-  let about = time ?? Math.min(coast, 600);
+function followedToItsEnd({ machine, speed, runsOut, time, load }: Stopping, program: DriveProgram): SimulatedStop {
+  let about = time ?? Math.min(runsOut(speed), 600);
   for (;;) {
     const stop = stopOnDrive(machine, program, speed, about, load);
     if (stop.stopped !== undefined || stop.fault !== 'none' || about >= 200) return stop;
@@ -311,7 +313,8 @@ export function tellStop({ w }: Walk, stopping: Stopping, settings: readonly Dri
   if (!program || (kind === 'coast' && machine.hangs)) return null;
   const stop = followedToItsEnd(stopping, program);
   // What trips turns on by itself until it stands, or its holding brake takes it.
-  const stands = stop.stands ?? stopping.coast;
+  const [then = 0, still = 0] = [stop.time.at(-1), stop.speed.at(-1)];
+  const stands = stop.stands ?? then + stopping.runsOut(still);
   if (time !== undefined && stop.fault !== 'none' && Number.isFinite(stands))
     w.stated('drive.stopTime', 's', q(stands, 's'), followed, {
       ...{ symbol: 't_s', field: 'drive.braking.time', holds: seconds(time) },
