@@ -40,8 +40,9 @@ it('figures of a round by hand: unbalance from the mean, voltage over the plate�
 });
 
 describe('20 A on a plate of 17 A', () => {
-  const bare = told({ current1: 20 });
+  const over = () => told({ current1: 20 });
   it('is over the plate, with the copper’s heat, and asks in order what to measure', () => {
+    const bare = over();
     expect(value(bare, 'condition.currentShare')).toBeCloseTo(20 / 17, 6);
     expect(levelOf(bare, 'over-plate')).toBe('caution');
     expect(bare.findings.find((f) => f.id === 'condition.over-plate')?.text).toContain('1.38 times');
@@ -64,6 +65,15 @@ describe('20 A on a plate of 17 A', () => {
     expect(stepsOf(volts(400, 401, 402))[1]).toBe(0);
     expect(stepsOf(volts(380, 400, 401))[1]).toBe(3);
     expect(told(three(20, 15, 16)).steps[0]?.found).toBe(1);
+  });
+  it('low is beyond 10 %, or where it makes half of what is over the plate; a hair apart is alike', () => {
+    const voltage = (v: number, current: number) =>
+      told({ ...three(current, current, current), ...volts(v, v, v) }).steps[1]?.found;
+    // 388 V make 3.1 %: of 18.7 A (10 % over) not half, of 17.6 A (3.5 %) more than that.
+    expect([voltage(388, 18.7), voltage(388, 17.6), voltage(396, 20.4), voltage(359, 34)]).toEqual([0, 1, 0, 1]);
+    expect([voltage(440, 20), voltage(441, 20)]).toEqual([0, 2]);
+    const apart = (d: number) => told({ ...three(20, 20, 20), ...volts(400, 400 + d, 400 - d) }).steps[1]?.found;
+    expect([apart(4), apart(4.1)]).toEqual([0, 3]);
   });
   it('a clamp’s own error is no overload; at the plate nothing is said', () => {
     expect(levelOf(told({ current1: 17.4 }), 'over-plate')).toBe('note');
@@ -245,6 +255,22 @@ describe('the bearings', () => {
     expect(levelOf(told({ temperature: 61, ambient: 20 }, was), 'bearing-rise')).toBe('caution');
     expect(levelOf(told({ temperature: 70, ambient: 38 }, was), 'bearing-rise')).toBeUndefined();
   });
+  it('how the machine stands is what was said last, rounds that do not say it between', () => {
+    const rounds = [on('2026-08-01', { vibration: 1, support: 'flexible' }), on('2026-09-01', { vibration: 1 })];
+    const medium = { plate: { ...plate, power: '30 kW' } };
+    expect(levelOf(told({ vibration: 2.2 }, rounds, medium), 'vibration')).toBe('note');
+    expect(levelOf(told({ vibration: 2.2 }, [], medium), 'vibration')).toBe('note');
+    expect(
+      told({ vibration: 2.2 }, rounds, medium)
+        .findings.map((f) => f.text)
+        .join(),
+    ).toMatch(/zone A/);
+    expect(
+      told({ vibration: 2.2 }, [], medium)
+        .findings.map((f) => f.text)
+        .join(),
+    ).toMatch(/zone B/);
+  });
   it('noise against the first round', () => {
     const first = [on('2026-01-01', { bearingNoise: 20 }), on('2026-05-01', { bearingNoise: 26 })];
     const text = (bearingNoise: number) =>
@@ -295,6 +321,22 @@ describe('counters, and what is due', () => {
     expect(value(at(720), 'condition.starts')).toBeCloseTo(2.2, 9);
     expect(levelOf(at(720), 'starts')).toBeUndefined();
     expect(levelOf(at(721), 'starts')).toBe('caution');
+  });
+  it('nobody said how often it starts: it is counted, and nothing held against it', () => {
+    const t = told({ hours: 1100, starts: 5000 }, was, { load: undefined });
+    expect(value(t, 'condition.starts')).toBeCloseTo(45, 9);
+    expect(levelOf(t, 'starts')).toBeUndefined();
+  });
+  it('hours a day by counter, else by the profile, else all of them', () => {
+    const greased = [on('2026-10-21', { grease: 12 })];
+    const stamped = { plate: { ...plate, greaseInterval: '2000 h' } };
+    const at = (over: Partial<CaseText>) => due(told({ vibration: 1 }, greased, { ...stamped, ...over }), 'Grease');
+    const profile = (hours: number): Partial<CaseText> => ({ speed: { profile: [{ hours, flow: 1 }] } });
+    // 2000 h at 8 h a day are 250 days; at 24 h 83.
+    expect(at(profile(2920))?.at).toBe('2027-06-28');
+    expect(at(profile(2920))?.why).toContain('2920 h a year');
+    expect(at({})?.at).toBe('2027-01-12');
+    expect(at({})?.why).toContain('running all day');
   });
   it('a counter that went back is said, and makes no rate', () => {
     const back = told({ hours: 900, starts: 600 }, was);
@@ -361,5 +403,15 @@ describe('what a round may hold', () => {
     expect(regions('current')?.[0]).toEqual([17, 21.25, 'caution']);
     expect(regions('vibration')?.at(-1)).toEqual([4.5, null, 'stop']);
     expect(regions('insulation')?.[0]).toEqual([null, 5, 'stop']);
+    const other = told({ ...three(17, 17, 14), ...volts(400, 404, 396) });
+    const at = (id: string) => other.trends.find((x) => x.id === id);
+    const [low, high] = at('voltage')?.regions ?? [];
+    expect([low?.from, low?.to, high?.to]).toEqual([null, 360, null]);
+    expect(high?.from).toBeCloseTo(440, 9);
+    expect(at('currentUnbalance')?.points.map(([, v]) => v)).toEqual([12.5]);
+    expect(at('voltageUnbalance')?.points.map(([, v]) => v)).toEqual([1]);
+    // What was never read has no trend.
+    expect(other.trends.every((x) => x.points.length > 0)).toBe(true);
+    expect(at('vibration')).toBeUndefined();
   });
 });
