@@ -123,7 +123,9 @@ function tellLeast(walk: Walk, needs: Needs, subject: Subject, of: Heated | unde
     w.stated('drive.minSpeed', 'rpm', q(least, 'rpm'), thermal, {
       symbol: 'n_min',
       field: 'speed.min',
-      ...(subject.kind === 'plate' && { assumed: 'no ratio on the plate: by habit and by its heat with this load' }),
+      ...((subject.kind === 'plate' || input.motor?.existing === true) && {
+        assumed: 'no ratio on the plate: by habit and by its heat with this load',
+      }),
     });
   } else
     w.figure('drive.minSpeed', turndownSpeed, {

@@ -146,12 +146,13 @@ function ofLimits(
   const variable = isVariableTorque(needs.load.shape);
   const closed = input.drive?.encoder === true;
   const swings = isHoist(input) || /conveyor|elevator/.test(input.load?.machine ?? '');
-  const vector = closed ? 'vector with encoder' : variable ? 'volts per hertz' : 'vector, no encoder';
+  const vector = closed ? 'vector with encoder' : 'vector, no encoder';
   const ramp = planned('start.drive.ramp');
   const boost = planned('start.drive.boost');
   const limit = numeric(planned('start.drive.limit')) ?? w.value('drive.overload') ?? 1.5;
   const current = numberOf(w, subject.current);
-  const control = motorsOn(needs) > 1 ? 'volts per hertz' : (planned('start.drive.control')?.text ?? vector);
+  const simulated = planned('start.drive.control')?.value ?? (variable && !closed ? 'scalar' : 'vector');
+  const control = motorsOn(needs) > 1 || simulated === 'scalar' ? 'volts per hertz' : vector;
   const amperes = current === undefined ? undefined : limit * current * motorsOn(needs);
   return [
     [
