@@ -1,7 +1,17 @@
 /** Tests that take less than two seconds a file: every area asks them. */
 const quick = [
-  ...['annexExample', 'board', 'carry', 'catalogue', 'changes', 'columns', 'condition', 'conductorTables'],
-  ...['coordination', 'distortionTables', 'driveCycle', 'drivePhysics', 'errand', 'flowBench', 'formulas', 'frames'],
+  ...['annexExample', 'board', 'boundaries', 'carry', 'catalogue', 'changes', 'columns', 'condition', 'contract'],
+  ...[
+    'conductorTables',
+    'coordination',
+    'distortionTables',
+    'driveCycle',
+    'drivePhysics',
+    'errand',
+    'flowBench',
+    'formulas',
+    'frames',
+  ],
   ...['guard', 'hazard', 'history', 'judgeCures', 'judgeParts', 'judgeSays', 'laws', 'limits', 'machine', 'meter'],
   ...['migrate', 'named', 'needs', 'operating', 'outside', 'partLoad', 'plans', 'plateSupply', 'plateText', 'practice'],
   ...['positionList', 'practices', 'quantity', 'questions', 'reads', 'replacement', 'runs', 'saturation', 'search'],
@@ -35,7 +45,7 @@ export const areas = {
   needs: [...quick, 'stations', 'figures', 'load', 'special', 'start', 'judgement', 'circuitParts', 'bill', 'drive'],
   walk: [...quick, 'beside', 'demoStates', 'known', 'stations', 'told', 'start', 'worth', 'lean', 'flowMachine'],
   'stations/guard': [...quick, 'circuitParts', 'circuit', 'findings'],
-  'stations/drive': [...quick, 'rectifier', 'liveDrive', 'drive', 'stations'],
+  'stations/drive': [...quick, 'rectifier', 'driveProgram', 'liveDrive', 'drive', 'stations'],
   'stations/cost': [...quick, 'worth', 'flowMachine', 'bill'],
   stations: [
     ...quick,
