@@ -9,7 +9,13 @@ export function solved(text: CaseText): Result {
   if (!reading.ok) expect.fail(reading.errors.map((e) => `${e.path}: ${e.message}`).join('\n'));
   const result = solve(reading.value);
   expect(result.findings.filter((f) => f.id === 'case.gap').map((f) => f.text)).toEqual([]);
+  everyOneOpens(result.findings);
   return result;
+}
+
+/** Whatever is told opens to a field or a figure. */
+export function everyOneOpens(findings: Result['findings']): void {
+  expect(findings.filter((f) => f.fields.length + f.figures.length === 0).map((f) => `${f.id}: ${f.text}`)).toEqual([]);
 }
 
 /** Value of a figure that must be there. */

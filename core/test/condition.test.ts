@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { everyOneOpens } from './cases';
 import { nameplate, readCase, readingSchema, tellCondition, type CaseText, type MotorReading } from '@pilgrim/core';
 
 const plate = {
@@ -24,7 +25,9 @@ const on = (day: string, numbers: Numbers): MotorReading => ({ at: `${day}T06:40
 function told(numbers: Numbers, earlier: readonly MotorReading[] = [], over: Partial<CaseText> = {}) {
   const reading = readCase({ ...base, ...over });
   if (!reading.ok) expect.fail(JSON.stringify(reading.errors));
-  return tellCondition(reading.value, on('2026-11-20', numbers), earlier);
+  const answer = tellCondition(reading.value, on('2026-11-20', numbers), earlier);
+  everyOneOpens(answer.findings);
+  return answer;
 }
 type Told = ReturnType<typeof told>;
 const levelOf = (t: Told, id: string) => t.findings.find((f) => f.id === `condition.${id}`)?.level;

@@ -49,7 +49,7 @@ function tellVibration(round: Round): void {
       (zone === 'C' || zone === 'D' || doubled
         ? ' Feet and foundation bolts first, then alignment and belt, balance (fan blades, product on them), bearings.'
         : ''),
-    { source },
+    { fields: ['reading.vibration'], source },
   );
 }
 
@@ -74,7 +74,7 @@ function tellTemperature(round: Round): void {
           ? `above ${tooHot} °C the grease runs out and the bearing with it. Stop it and look.`
           : 'above 80 °C. Too much grease just put in (it settles within hours), too little, belt too tight, ' +
             'misaligned, or heat from the machine.'),
-      { source },
+      { fields: ['reading.temperature'], source },
     );
   const earlier = round.earlier.findLast((r) => r.temperature !== undefined && r.ambient !== undefined);
   const was = earlier && (earlier.temperature ?? 0) - (earlier.ambient ?? 0);
@@ -101,7 +101,7 @@ function tellNoise({ reading, earlier, walk }: Round): void {
       (over >= damage
         ? 'beyond 16 dB its tracks are usually damaged. Order the bearing and plan the stop.'
         : 'from 8 dB it asks for grease; listen while it goes in, and stop when it gets quiet.'),
-    { source: bearingLimits.source },
+    { fields: ['reading.bearingNoise'], source: bearingLimits.source },
   );
 }
 
@@ -199,6 +199,7 @@ function tellStarts(round: Round): void {
       'caution',
       `The counter of ${key} reads ${reading[key]}, and ${was[key]} on ${was.at.slice(0, 10)}: misread, set back, or ` +
         'another motor. Rates are counted anew from here.',
+      { fields: [`reading.${key}`] },
     );
   }
   const was = round.earlier.findLast((r) => r.hours !== undefined && r.starts !== undefined);

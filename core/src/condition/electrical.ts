@@ -173,6 +173,7 @@ function tellLoad(round: Round): Way | undefined {
       'note',
       `At ${reading.frequency} Hz it runs on a drive: the current tells the torque, and is judged against the plate; ` +
         'slip and input power tell the load of another speed and are left out.',
+      { fields: ['reading.frequency'] },
     );
     return undefined;
   }

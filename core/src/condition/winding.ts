@@ -106,7 +106,7 @@ function tellIndex(
   at40: number | undefined,
   power: number | undefined,
 ): void {
-  const spec = { source: leastInsulation.source };
+  const spec = { fields: ['reading.polarisationIndex'], source: leastInsulation.source };
   if (at40 !== undefined && at40 > leastInsulation.indexless) {
     const text = `Above ${megohms(leastInsulation.indexless)} a polarisation index says nothing.`;
     w.finding('condition.polarisation', 'note', text, spec);

@@ -147,10 +147,16 @@ export class Workings {
     if (!complete || !isComplete(values, names)) return undefined;
     const value = by.of(values);
     if (!Number.isFinite(value)) {
-      this.finding('case.impossible', 'caution', `${by.name} has no finite answer for these values.`, { fields });
+      const figures = names.flatMap((name) => {
+        const input: Input<A[typeof name]> = inputs[name];
+        return isId(input) ? [input] : [];
+      });
+      this.finding('case.impossible', 'caution', `${by.name} has no finite answer for these values.`, {
+        ...{ fields, figures },
+      });
       return undefined;
     }
-    this.noteOutside(by, values, inputs);
+    this.noteOutside(by, values, inputs, id);
     this.figures.set(id, {
       value,
       unit: by.unit,
@@ -176,12 +182,13 @@ export class Workings {
 
   /**
    * Says where a law is used beyond the values for which it holds, in a figure or for a row; once for each law and
-   * value.
+   * value. `told`: the figure that is, where the value itself is none and no field's.
    */
   noteOutside<A extends Takes>(
     by: Law<A>,
     values: Arguments<A>,
     inputs: { readonly [K in keyof A]: Input<A[K]> },
+    told?: FigureId,
   ): void {
     for (const name of outside(by, values)) {
       const unit = by.takes[name];
@@ -192,7 +199,8 @@ export class Workings {
         `${by.name} holds for ${name} ${rangeText(by.range[name], write)}; ` + `here it is ${write(values[name])}.`;
       if (this.findings.some((f) => f.text === text)) continue;
       const fields = !isId(input) && input.field ? [input.field] : [];
-      this.finding('case.beyond-law', 'note', text, { fields, figures: isId(input) ? [input] : [], source: by.source });
+      const figures = isId(input) ? [input] : fields.length === 0 && told ? [told] : [];
+      this.finding('case.beyond-law', 'note', text, { fields, figures, source: by.source });
     }
   }
 

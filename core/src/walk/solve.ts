@@ -437,8 +437,11 @@ const specialSource = commonPractice(
 const anyFits = (judged: Judged): boolean =>
   [...judged.order].some((entry) => entryVerdict(judged, entry, 'interchange')?.outcome === 'pass');
 
-const fieldsFor = (requirement: string | undefined): readonly string[] =>
-  asked.find((r) => r.id === requirement)?.fields ?? [];
+/** Where a requirement is answered; the load, where none of its own fields is. */
+function fieldsFor(requirement: string | undefined): readonly string[] {
+  const { fields = [] } = asked.find((r) => r.id === requirement) ?? {};
+  return fields.length > 0 ? fields : ['load.demand'];
+}
 
 const lists = new Map<string, WeakMap<readonly Motor[], readonly Motor[]>>();
 const noShelf: readonly Motor[] = [];

@@ -59,7 +59,7 @@ export function tellGuard(walk: Walk, subject: Subject, needs?: Needs, output?: 
       'caution',
       `The code’s table has no current for ${writeQuantity(power, 'W')} at ${writeQuantity(voltage, 'V')}: ` +
         `the plate current is used, and a licensed electrician decides.`,
-      {},
+      { fields: ['supply.voltage'] },
     );
   }
   const low = practice.lowSpeed;

@@ -102,7 +102,7 @@ export function tellAdvice({ input, w }: Walk, bench: StartCase, { method, run, 
           'contactor open. Isolate, lock and prove dead all the same.'
       : 'A soft starter’s output is live when off: its semiconductors leak. Isolate, ' +
           'lock and prove dead; add a line contactor where that matters.',
-    {},
+    { fields: ['start.softStarter.lineContactor'] },
   );
   if (own?.bypass === false)
     w.finding(

@@ -110,10 +110,12 @@ export function tellStandstill(at: Standstill, method: Method): void {
       I_LR: 'start.lockedRotorCurrent',
     });
   else w.figure(`start.${method}.startingTorque`, driveTorque, { k: overloadOf(needs), T_r: 'start.ratedTorque' });
-  w.figure(`start.${method}.breakawayMargin`, torqueReserve, {
-    T_st: `start.${method}.startingTorque`,
-    T_b: 'load.breakawayTorque',
-  });
+  // What asks nothing to break away leaves no ratio.
+  if (w.value('load.breakawayTorque') !== 0)
+    w.figure(`start.${method}.breakawayMargin`, torqueReserve, {
+      T_st: `start.${method}.startingTorque`,
+      T_b: 'load.breakawayTorque',
+    });
 }
 
 /** What standstill alone says, where nothing could be simulated. */
