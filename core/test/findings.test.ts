@@ -150,7 +150,7 @@ const rows: readonly Row[] = [
     direct({ inertia: '6 kg.m2', maxStartTime: '1 s' }, pinned), direct({ inertia: '6 kg.m2', maxStartTime: '60 s' }, pinned)],
   ['start.too-long', 'stop', ['load.inertia', 'start.stallTime'],
     direct({ inertia: '400 kg.m2' }, pinned), direct({ inertia: '4 kg.m2' }, pinned)],
-  ['start.live-output', 'note', [], soft({}), direct({})],
+  ['start.live-output', 'note', ['start.softStarter.lineContactor'], soft({}), direct({})],
   ['start.no-bypass', 'caution', ['start.softStarter.bypass'], soft({ bypass: false }), soft({ bypass: true })],
   ['start.supply-weak', 'stop', ['supply.source'], direct({}, { ...weak(20), ...pinned }), direct({}, { ...weak(500), ...pinned })],
   ['start.supply-weak', 'note', ['supply.source'], soft({ limit: 2.5 }, { ...weak(20), ...pinned }), soft({ limit: 2.5 }, { ...weak(500), ...pinned })],

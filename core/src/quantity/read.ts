@@ -117,9 +117,15 @@ function normal(unit: string): string {
 export const withoutPhases = (dimension: Dimension, text: string): string =>
   dimension === 'voltage' ? text.replace(/^\s*3\s*(?:[x×*~]|ph(?:ase)?\b\.?)\s*(?=\d)/i, '') : text;
 
+const superscripts = '⁰¹²³⁴⁵⁶⁷⁸⁹';
+
 function spellOut(text: string): string {
   return text
     .replace(/[\u00a0\u2009\u202f]/g, ' ')
+    .replace(/(\d)\s*[×x*]\s*10(?:\^(\d{1,2})|([⁰¹²³⁴⁵⁶⁷⁸⁹]{1,2}))/, (_, last: string, plain = '', raised = '') => {
+      const power = plain || Array.from(String(raised), (d) => superscripts.indexOf(d)).join('');
+      return `${last}e${power}`;
+    })
     .replaceAll('\u2212', '-')
     .replaceAll('⁄', '/')
     .replace(/(\d)?\s*([½¼¾⅓⅔⅛⅜⅝⅞])/g, (_, whole: string | undefined, f: string) =>

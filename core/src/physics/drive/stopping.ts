@@ -26,8 +26,8 @@ const parts = 400;
 const creeping = 0.001;
 
 /**
- * Seconds until the machine stands that runs out by itself, with `drag` N·m of its bearings and fan; Infinity where nothing
- * holds it.
+ * Seconds until the machine stands that runs out by itself, with `drag` N·m of its bearings and fan; Infinity where
+ * nothing holds it.
  */
 export function coastTime({ inertia, speed, load }: Turning, drag: (n: number) => number): number {
   let time = 0;

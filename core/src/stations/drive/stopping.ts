@@ -318,7 +318,9 @@ export function tellStop({ w }: Walk, stopping: Stopping, settings: readonly Dri
   if (time !== undefined && stop.fault !== 'none' && Number.isFinite(stands))
     w.stated('drive.stopTime', 's', q(stands, 's'), followed, {
       ...{ symbol: 't_s', field: 'drive.braking.time', holds: seconds(time) },
-      text: `${seconds(stands)}, ${machine.hangs ? 'held by its brake' : 'coasting'}: its ramp of ${seconds(time)} trips`,
+      text:
+        `${seconds(stands)}, ${machine.hangs ? 'held by its brake' : 'coasting'}: ` +
+        `its ramp of ${seconds(time)} trips`,
     });
   if (time !== undefined && kind !== 'dc' && stop.fault === 'none') {
     if ((stop.stopped ?? Infinity) > lateBy * time) tellLate(w, { ...stopping, time }, program, stop.stopped);
