@@ -6,10 +6,7 @@ const field = (page: Page, path: string) => page.locator(`main [data-path="${pat
 const figure = (page: Page, id: string) => page.locator(`main [data-figure="${id}"]`);
 const csv = (name: string, text: string) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
 
-test('a throttled pump: its curve, what is kept, a tariff, and a sum with what it rests on', async ({
-  page,
-  request,
-}) => {
+test('a throttled pump: its curve, what is kept, and a tariff', async ({ page, request }) => {
   const { id } = await ownPosition(request, 'CO-1', '03-st-210.json');
   await openStation(page, id, 'speed');
   await expect(figure(page, 'speed.leastLift')).toContainText('0.529');
@@ -38,8 +35,14 @@ test('a throttled pump: its curve, what is kept, a tariff, and a sum with what i
   await expect(figure(page, 'cost.oldPrice')).toBeVisible();
   await expect(figure(page, 'cost.savedMoney')).not.toHaveText(flat);
   await expect(page.locator('main')).not.toContainText('has no price from');
+});
 
-  // Not worth it is an answer, with its number.
+test('not worth it is an answer, with its number, and a sum on paper with what it rests on', async ({
+  page,
+  request,
+}) => {
+  const { id } = await ownPosition(request, 'CO-3', '03-st-210.json');
+  await openStation(page, id, 'cost');
   await field(page, 'money.installedCost').fill('90000');
   await expect(page.locator('body')).toContainText('Not worth it: at 7.0 % over 10 years');
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
