@@ -143,7 +143,6 @@ function ofLimits(
 ): readonly Valued[] {
   const run = motor ? (triedOf(needs, motor, 'drive')?.planned.settings ?? []) : [];
   const planned = (path: string): StartSetting | undefined => run.find((s) => s.path === path);
-  const variable = isVariableTorque(needs.load.shape);
   const closed = input.drive?.encoder === true;
   const swings = isHoist(input) || /conveyor|elevator/.test(input.load?.machine ?? '');
   const vector = closed ? 'vector with encoder' : 'vector, no encoder';
@@ -151,8 +150,8 @@ function ofLimits(
   const boost = planned('start.drive.boost');
   const limit = numeric(planned('start.drive.limit')) ?? w.value('drive.overload') ?? 1.5;
   const current = numberOf(w, subject.current);
-  const simulated = planned('start.drive.control')?.value ?? (variable && !closed ? 'scalar' : 'vector');
-  const control = motorsOn(needs) > 1 || simulated === 'scalar' ? 'volts per hertz' : vector;
+  const scalar = motorsOn(needs) > 1 || planned('start.drive.control')?.value === 'scalar';
+  const control = scalar ? 'volts per hertz' : vector;
   const amperes = current === undefined ? undefined : limit * current * motorsOn(needs);
   return [
     [
@@ -183,14 +182,10 @@ function ofLimits(
       output?.by === 'asked' ? 'as winding and cable ask' : 'as said, or nothing asks for one',
       output?.by === 'case' ? 'case' : usual,
     ],
-    [
-      'control',
-      set(control, /vector/.test(control) ? 1 : 0),
-      closed ? 'an encoder is there' : 'the torque at low speed it must give',
-    ],
+    ['control', set(control, scalar ? 0 : 1), closed ? 'an encoder is there' : 'the torque at low speed it must give'],
     [
       'boost',
-      boost ? set(boost.text, numeric(boost)) : variable ? set('2 %', 0.02) : 'automatic',
+      boost ? set(boost.text, numeric(boost)) : scalar ? set('2 %', 0.02) : 'automatic',
       'volts lost in the winding at low frequency',
     ],
   ];
